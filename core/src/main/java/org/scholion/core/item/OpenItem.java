@@ -1,0 +1,56 @@
+package org.scholion.core.item;
+
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * An open answer, read by a person against points or a rubric.
+ *
+ * @param rubric none when the reader gives points directly
+ * @param mastery the level or the points from which the answer counts as mastered
+ */
+public record OpenItem(
+        Head head,
+        @Nullable Rubric rubric,
+        @Nullable Integer minWords,
+        @Nullable Integer maxWords,
+        @Nullable String mastery)
+        implements Item {
+
+    public OpenItem {
+        if (minWords != null && maxWords != null) {
+            Faulty.unless(
+                    minWords <= maxWords, "words", "at least " + minWords + " words is more than at most " + maxWords);
+        }
+        if (rubric != null) {
+            Faulty.unless(rubric.maximum().signum() > 0, "rubric", "the rubric's best levels are worth nothing");
+        }
+    }
+
+    /** The item's own alignments and those of its rubric's criteria, each code once. */
+    public Set<String> allCodes() {
+        Set<String> codes = new LinkedHashSet<>();
+        head.standards().forEach(a -> codes.add(a.code()));
+        if (rubric != null) {
+            rubric.criteria().forEach(c -> c.standards().forEach(a -> codes.add(a.code())));
+        }
+        return codes;
+    }
+
+    @Override
+    public String kind() {
+        return "open";
+    }
+
+    @Override
+    public <R> R read(ByKind<R> reader) {
+        return reader.open(this);
+    }
+
+    /** Convenience for lists. */
+    public List<Rubric.Criterion> criteria() {
+        return rubric == null ? List.of() : rubric.criteria();
+    }
+}

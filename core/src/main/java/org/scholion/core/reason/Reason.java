@@ -1,0 +1,131 @@
+package org.scholion.core.reason;
+
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.number.Fraction;
+
+/** Why a mark is what it is: a code with typed facts. {@link Words#english} renders it. */
+public record Reason(Code code, Map<String, Fact> facts) {
+
+    /** What decided. The second word is what stands as the rule in tables and files. */
+    public enum Code {
+        BLANK("blank"),
+        EXCUSED("excused"),
+        CHOICE_KEY("key"),
+        CHOICE_CREDIT("credit"),
+        CHOICE_OTHER("key"),
+        CHOICE_SEVERAL("several"),
+        CHOICE_SEVERAL_WRONG("several"),
+        CHOICE_EXACT("exact"),
+        CHOICE_EACH("each"),
+        CHOICE_NET("net"),
+        CHOICE_HITS("hits"),
+        CHOICE_WEIGHTS("weights"),
+        TEXT_SAME("same"),
+        TEXT_PATTERN("pattern"),
+        TEXT_WORDS("words"),
+        TEXT_REJECTED("rejected"),
+        TEXT_SLIP("spelling"),
+        TEXT_SLIP_REJECTED("spelling"),
+        TEXT_TORN("spelling"),
+        TEXT_UNKNOWN("otherwise"),
+        TEXT_OTHERWISE_WRONG("otherwise"),
+        NUMBER_IN("number"),
+        NUMBER_OUT("number"),
+        NUMBER_UNREADABLE("unreadable"),
+        NUMBER_UNREADABLE_WRONG("unreadable"),
+        OPEN_WAITS("open"),
+        OPEN_POINTS("points"),
+        OPEN_RUBRIC("rubric"),
+        PERSON("person"),
+        RULING("ruling");
+
+        private final String rule;
+
+        Code(String rule) {
+            this.rule = rule;
+        }
+
+        public String rule() {
+            return rule;
+        }
+    }
+
+    /** A typed argument of a reason. */
+    public sealed interface Fact {
+        /** Words as someone wrote them. */
+        record Word(String text) implements Fact {}
+
+        /** Several of them. */
+        record Wordlist(List<String> texts) implements Fact {
+            public Wordlist {
+                texts = List.copyOf(texts);
+            }
+        }
+
+        /** An exact number. */
+        record Amount(Fraction value) implements Fact {}
+    }
+
+    public Reason {
+        facts = Collections.unmodifiableMap(new TreeMap<>(facts));
+    }
+
+    public static Reason of(Code code) {
+        return new Reason(code, Map.of());
+    }
+
+    /** The same reason with one more fact. */
+    public Reason with(String name, String text) {
+        return with(name, new Fact.Word(text));
+    }
+
+    public Reason with(String name, List<String> texts) {
+        return with(name, new Fact.Wordlist(texts));
+    }
+
+    public Reason with(String name, Fraction value) {
+        return with(name, new Fact.Amount(value));
+    }
+
+    public Reason with(String name, long value) {
+        return with(name, Fraction.of(value));
+    }
+
+    private Reason with(String name, Fact fact) {
+        Map<String, Fact> more = new TreeMap<>(facts);
+        more.put(name, fact);
+        return new Reason(code, more);
+    }
+
+    public boolean has(String name) {
+        return facts.containsKey(name);
+    }
+
+    /** The fact as a person reads it; empty when it is not there. */
+    public String word(String name) {
+        Fact fact = facts.get(name);
+        if (fact instanceof Fact.Word word) {
+            return word.text();
+        }
+        if (fact instanceof Fact.Wordlist list) {
+            return String.join(", ", list.texts());
+        }
+        return fact instanceof Fact.Amount amount ? amount.value().toExact() : "";
+    }
+
+    public List<String> words(String name) {
+        return facts.get(name) instanceof Fact.Wordlist list ? list.texts() : List.of();
+    }
+
+    public Fraction amount(String name) {
+        return facts.get(name) instanceof Fact.Amount amount ? amount.value() : Fraction.ZERO;
+    }
+
+    public @Nullable Fact fact(String name) {
+        return facts.get(name);
+    }
+}

@@ -1,0 +1,34 @@
+package org.scholion.core.rubric;
+
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.answer.Answer;
+import org.scholion.core.item.OpenItem;
+import org.scholion.core.number.Fraction;
+import org.scholion.core.reason.Reason;
+import org.scholion.core.score.Mark;
+import org.scholion.core.score.Scorer;
+import org.scholion.core.score.State;
+
+/**
+ * What a reader chose for one open answer: a level for each criterion, or points where there is no rubric.
+ *
+ * @param levels level ids by criterion id; a criterion may still be missing
+ */
+public record Reading(Map<String, String> levels, @Nullable Fraction points) {
+    public Reading {
+        levels = Map.copyOf(levels);
+    }
+
+    /**
+     * What the reading is worth; it still waits in {@link State#READ} while a criterion is missing.
+     *
+     * @throws IllegalArgumentException naming an unknown criterion or level, or points beyond the possible
+     */
+    public Mark markOf(OpenItem item) {
+        if (item.rubric() == null && points == null) {
+            return Mark.unread(Reason.of(Reason.Code.OPEN_WAITS));
+        }
+        return Scorer.of(item).score(new Answer.Written("", item.rubric() == null ? null : levels, points));
+    }
+}

@@ -1,0 +1,71 @@
+package org.scholion.core.score;
+
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.scholion.core.answer.Answer;
+import org.scholion.core.item.ChoiceItem;
+import org.scholion.core.item.Faulty;
+import org.scholion.core.item.Item;
+import org.scholion.core.item.NumberItem;
+import org.scholion.core.item.OpenItem;
+import org.scholion.core.item.PassageItem;
+import org.scholion.core.item.TextItem;
+
+/** Scores answers to one item. Compiled once, immutable, safe for threads. */
+public interface Scorer {
+    /**
+     * What the answer is worth and why. Nothing that a student writes makes it throw.
+     *
+     * @throws IllegalArgumentException when the answer is not of the item's kind or names an option it does not have
+     */
+    Mark score(Answer answer);
+
+    /** The form in which equal answers are equal: a decision on one holds for all that share it. */
+    String form(Answer answer);
+
+    /**
+     * Compiles the item's key and rule.
+     *
+     * @throws Faulty when the key cannot be compiled (a pattern, a unit), naming the place
+     */
+    static Scorer of(Item item) {
+        return item.read(COMPILE);
+    }
+
+    /** The item's rules, with people's earlier decisions on single answers going before them. */
+    static Scorer of(Item item, List<Ruling> rulings) {
+        Map<String, Ruling> byForm = rulings.stream()
+                .filter(r -> r.item().equals(item.id()))
+                .collect(Collectors.toMap(Ruling::form, r -> r, (earlier, later) -> later));
+        Scorer rules = of(item);
+        return byForm.isEmpty() ? rules : new RuledScorer(rules, byForm);
+    }
+
+    Item.ByKind<Scorer> COMPILE = new Item.ByKind<>() {
+        @Override
+        public Scorer choice(ChoiceItem item) {
+            return item.max() == 1 ? new ChoiceOfOne(item) : new ChoiceOfSeveral(item);
+        }
+
+        @Override
+        public Scorer text(TextItem item) {
+            return new TextScorer(item);
+        }
+
+        @Override
+        public Scorer number(NumberItem item) {
+            return new NumberScorer(item);
+        }
+
+        @Override
+        public Scorer open(OpenItem item) {
+            return new OpenScorer(item);
+        }
+
+        @Override
+        public Scorer passage(PassageItem item) {
+            throw new Faulty("kind", "a reading passage is not scored");
+        }
+    };
+}

@@ -1,0 +1,105 @@
+package org.scholion.formats.assessment;
+
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.answer.Answer;
+import org.scholion.core.item.ChoiceItem;
+import org.scholion.core.item.Item;
+import org.scholion.core.item.NumberItem;
+import org.scholion.core.item.OpenItem;
+import org.scholion.core.item.PassageItem;
+import org.scholion.core.item.TextItem;
+import org.scholion.core.number.Fraction;
+import org.scholion.formats.json.Cursor;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Answers in the form that the response file gives them, by the kind of their item. */
+public final class AnswerJson {
+    private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
+
+    private AnswerJson() {}
+
+    /** The answer at this place; faults are left with the cursor. A missing one is {@link Answer#NONE}. */
+    public static Answer read(Item item, @Nullable Cursor at) {
+        return at == null || at.node().isNull() ? Answer.NONE : item.read(new ByKind(at));
+    }
+
+    public static JsonNode write(Answer answer) {
+        if (answer instanceof Answer.Chosen chosen) {
+            ArrayNode list = NODES.arrayNode();
+            chosen.options().forEach(list::add);
+            return list;
+        }
+        if (answer instanceof Answer.Written written && (written.levels() != null || written.points() != null)) {
+            ObjectNode node = NODES.objectNode().put("text", written.text());
+            if (written.levels() != null) {
+                ObjectNode levels = node.putObject("levels");
+                written.levels().forEach(levels::put);
+            }
+            if (written.points() != null) {
+                node.put("points", written.points().toExact());
+            }
+            return node;
+        }
+        return NODES.stringNode(answer instanceof Answer.Written w ? w.text() : answer.shown());
+    }
+
+    private record ByKind(Cursor at) implements Item.ByKind<Answer> {
+        @Override
+        public Answer choice(ChoiceItem item) {
+            Set<String> chosen = new LinkedHashSet<>();
+            for (Cursor id : at.elements()) {
+                String option = id.asText();
+                if (item.options().stream().noneMatch(o -> o.id().equals(option))) {
+                    id.fault("no option is called '" + option + "'");
+                } else if (!chosen.add(option)) {
+                    id.fault("option '" + option + "' is chosen twice");
+                }
+            }
+            if (item.max() > 1 && chosen.size() > item.max()) {
+                at.fault(chosen.size() + " chosen, at most " + item.max() + " are allowed");
+            }
+            return new Answer.Chosen(chosen);
+        }
+
+        @Override
+        public Answer text(TextItem item) {
+            return new Answer.Typed(at.asText());
+        }
+
+        @Override
+        public Answer number(NumberItem item) {
+            return new Answer.Typed(at.asText());
+        }
+
+        @Override
+        public Answer open(OpenItem item) {
+            if (at.node().isString()) {
+                return Answer.Written.of(at.asText());
+            }
+            String text = at.text("text", "");
+            Map<String, String> levels = at.field("levels").map(ByKind::levels).orElse(null);
+            Fraction points = at.fractionOrNull("points");
+            at.refuseUnknown();
+            return new Answer.Written(text, levels, points);
+        }
+
+        private static Map<String, String> levels(Cursor c) {
+            Map<String, String> levels = new LinkedHashMap<>();
+            c.names().forEach(id -> c.field(id).ifPresent(level -> levels.put(id, level.asText())));
+            return levels;
+        }
+
+        @Override
+        public Answer passage(PassageItem item) {
+            at.fault("a reading passage is not answered");
+            return Answer.NONE;
+        }
+    }
+}

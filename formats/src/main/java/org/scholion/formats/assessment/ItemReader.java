@@ -1,0 +1,203 @@
+package org.scholion.formats.assessment;
+
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.item.ChoiceItem;
+import org.scholion.core.item.Faulty;
+import org.scholion.core.item.Head;
+import org.scholion.core.item.Item;
+import org.scholion.core.item.NumberItem;
+import org.scholion.core.item.OpenItem;
+import org.scholion.core.item.PassageItem;
+import org.scholion.core.item.Rubric;
+import org.scholion.core.item.TextItem;
+import org.scholion.core.number.Fraction;
+import org.scholion.formats.json.Cursor;
+
+/** Reads one item of an assessment file, by its kind. */
+final class ItemReader {
+    private ItemReader() {}
+
+    static Item read(Cursor c, String language) {
+        String kind = c.text("kind");
+        Head head = new Head(
+                c.text("id"),
+                c.textOrNull("part"),
+                kind.equals("passage") ? c.fraction("points", Fraction.ZERO) : c.fraction("points"),
+                c.text("prompt", ""),
+                AssessmentReader.alignments(c));
+        Item item = switch (kind) {
+            case "choice" -> choice(c, head);
+            case "text" -> text(c, head, language);
+            case "number" -> number(c, head);
+            case "open" -> open(c, head);
+            case "passage" -> new PassageItem(head);
+            default -> throw new Faulty("kind", "'" + kind + "' is not a kind of item that is known here");
+        };
+        c.refuseUnknown();
+        return item;
+    }
+
+    private static ChoiceItem choice(Cursor c, Head head) {
+        List<ChoiceItem.Option> options = AssessmentReader.all(c.list("options"), o -> {
+            ChoiceItem.Option option = new ChoiceItem.Option(o.text("id"), o.text("text", ""));
+            o.refuseUnknown();
+            return option;
+        });
+        Map<String, Fraction> credits = new LinkedHashMap<>();
+        c.field("credits")
+                .ifPresent(map -> map.names()
+                        .forEach(id -> map.field(id).ifPresent(credit -> credits.put(id, credit.asFraction()))));
+        return new ChoiceItem(
+                head,
+                options,
+                texts(c, "key"),
+                c.whole("max", 1),
+                c.oneOf("rule", ChoiceItem.Rule.class, ChoiceItem.Rule.EXACT),
+                credits,
+                c.fraction("penalty", Fraction.ZERO),
+                wrongInsteadOfDoubt(c, "several"),
+                c.flag("negative", false));
+    }
+
+    private static TextItem text(Cursor c, Head head, String language) {
+        Set<TextItem.Ignore> ignore = EnumSet.noneOf(TextItem.Ignore.class);
+        if (c.field("ignore").isPresent()) {
+            c.list("ignore").forEach(i -> ignore.add(i.asOneOf(TextItem.Ignore.class, TextItem.Ignore.CASE)));
+        } else {
+            ignore.addAll(TextItem.USUAL);
+        }
+        return new TextItem(
+                head,
+                AssessmentReader.all(c.list("accept"), ItemReader::accepted),
+                AssessmentReader.all(c.list("reject"), ItemReader::rejected),
+                c.fraction("penalty", Fraction.ZERO),
+                ignore,
+                c.oneOf("spelling", TextItem.Spelling.class, TextItem.Spelling.NONE),
+                c.fraction("spellingCredit", Fraction.ONE),
+                wrongInsteadOfDoubt(c, "otherwise"),
+                language);
+    }
+
+    private static TextItem.Accepted accepted(Cursor c) {
+        Fraction credit = c.fraction("credit", Fraction.ONE);
+        TextItem.Accepted entry;
+        if (c.field("pattern").isPresent()) {
+            entry = new TextItem.Pattern(c.text("pattern"), credit);
+        } else if (c.field("words").isPresent()) {
+            entry = c.field("words").map(w -> words(w, credit)).orElseThrow();
+        } else {
+            entry = new TextItem.SameText(c.text("text"), credit, c.textOrNull("note"));
+        }
+        c.refuseUnknown();
+        return entry;
+    }
+
+    private static TextItem.Words words(Cursor c, Fraction credit) {
+        TextItem.Words words = new TextItem.Words(texts(c, "all"), texts(c, "any"), texts(c, "none"), credit);
+        c.refuseUnknown();
+        return words;
+    }
+
+    private static TextItem.Rejected rejected(Cursor c) {
+        TextItem.Rejected entry = new TextItem.Rejected(c.text("text"), c.textOrNull("note"));
+        c.refuseUnknown();
+        return entry;
+    }
+
+    private static NumberItem number(Cursor c, Head head) {
+        String decimal = c.text("decimal", ".");
+        NumberItem.UnitRule unit = c.field("unit")
+                .map(u -> {
+                    NumberItem.UnitRule rule = new NumberItem.UnitRule(
+                            u.text("expect"),
+                            u.flag("convert", true),
+                            u.fraction("missing", Fraction.ZERO),
+                            u.fraction("wrong", Fraction.ZERO));
+                    u.refuseUnknown();
+                    return rule;
+                })
+                .orElse(null);
+        NumberItem.Figures figures = c.field("figures")
+                .map(f -> {
+                    NumberItem.Figures rule =
+                            new NumberItem.Figures(f.whole("count", 0), f.fraction("otherwise", Fraction.ZERO));
+                    f.refuseUnknown();
+                    return rule;
+                })
+                .orElse(null);
+        return new NumberItem(
+                head,
+                AssessmentReader.all(c.list("accept"), ItemReader::band),
+                decimal.length() == 1 ? decimal.charAt(0) : '?',
+                unit,
+                figures,
+                c.fraction("penalty", Fraction.ZERO),
+                wrongInsteadOfDoubt(c, "otherwise"));
+    }
+
+    private static NumberItem.Accepted band(Cursor c) {
+        Fraction credit = c.fraction("credit", Fraction.ONE);
+        NumberItem.Accepted entry = c.field("value").isPresent()
+                ? NumberItem.Accepted.around(c.fraction("value"), within(c), credit)
+                : NumberItem.Accepted.between(c.fraction("from"), c.fraction("to"), credit);
+        c.refuseUnknown();
+        return entry;
+    }
+
+    private static @Nullable String within(Cursor c) {
+        return c.field("within")
+                .map(w ->
+                        w.node().isIntegralNumber() ? w.node().bigIntegerValue().toString() : w.asText())
+                .orElse(null);
+    }
+
+    private static OpenItem open(Cursor c, Head head) {
+        Rubric rubric = c.field("rubric").map(ItemReader::rubric).orElse(null);
+        Integer[] words = c.field("words")
+                .map(w -> {
+                    Integer[] bounds = {w.wholeOrNull("min"), w.wholeOrNull("max")};
+                    w.refuseUnknown();
+                    return bounds;
+                })
+                .orElse(new Integer[2]);
+        return new OpenItem(head, rubric, words[0], words[1], c.textOrNull("mastery"));
+    }
+
+    private static Rubric rubric(Cursor c) {
+        Rubric rubric = new Rubric(AssessmentReader.all(c.list("criteria"), ItemReader::criterion));
+        c.refuseUnknown();
+        return rubric;
+    }
+
+    private static Rubric.Criterion criterion(Cursor c) {
+        Rubric.Criterion criterion = new Rubric.Criterion(
+                c.text("id"),
+                c.text("title", ""),
+                c.fraction("weight", Fraction.ONE),
+                AssessmentReader.all(c.list("levels"), l -> {
+                    Rubric.Level level = new Rubric.Level(l.text("id"), l.fraction("points"), l.text("text", ""));
+                    l.refuseUnknown();
+                    return level;
+                }),
+                AssessmentReader.alignments(c));
+        c.refuseUnknown();
+        return criterion;
+    }
+
+    private static boolean wrongInsteadOfDoubt(Cursor c, String name) {
+        String written = c.text(name, "settle");
+        if (!written.equals("settle") && !written.equals("wrong")) {
+            c.field(name).ifPresent(f -> f.fault("'" + written + "' is not one of settle, wrong"));
+        }
+        return written.equals("wrong");
+    }
+
+    private static List<String> texts(Cursor c, String name) {
+        return c.list(name).stream().map(Cursor::asText).toList();
+    }
+}

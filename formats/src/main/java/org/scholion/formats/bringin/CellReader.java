@@ -1,0 +1,90 @@
+package org.scholion.formats.bringin;
+
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.answer.Answer;
+import org.scholion.core.item.ChoiceItem;
+import org.scholion.core.item.Item;
+import org.scholion.core.item.NumberItem;
+import org.scholion.core.item.OpenItem;
+import org.scholion.core.item.PassageItem;
+import org.scholion.core.item.TextItem;
+import org.scholion.core.text.Normaliser;
+
+/** Reads one cell as the answer to an item: options by id or by their text, everything else as typed. */
+record CellReader(String cell) implements Item.ByKind<CellReader.Read> {
+    private static final Normaliser LOOSE = new Normaliser(false, true, false, true, List.of());
+
+    /** The answer, or what is wrong with the cell. */
+    record Read(@Nullable Answer answer, @Nullable String fault) {}
+
+    static Read read(Item item, String cell) {
+        return item.read(new CellReader(cell));
+    }
+
+    @Override
+    public Read choice(ChoiceItem item) {
+        String rest = LOOSE.apply(cell);
+        Set<String> chosen = new LinkedHashSet<>();
+        while (!rest.isEmpty()) {
+            ChoiceItem.Option option = longestPrefix(item, rest);
+            if (option == null) {
+                return new Read(null, "'" + cell.strip() + "' is none of the options of this question");
+            }
+            chosen.add(option.id());
+            rest = after(item, option, rest);
+        }
+        return item.max() > 1 && chosen.size() > item.max()
+                ? new Read(null, chosen.size() + " options where at most " + item.max() + " may be chosen")
+                : new Read(new Answer.Chosen(chosen), null);
+    }
+
+    /** The option whose id or text the rest begins with, up to a separator; the longest wins, since texts hold commas. */
+    private static ChoiceItem.@Nullable Option longestPrefix(ChoiceItem item, String rest) {
+        ChoiceItem.Option best = null;
+        for (ChoiceItem.Option option : item.options()) {
+            int length = lengthAt(option, rest);
+            if (length > 0 && (best == null || length > lengthAt(best, rest))) {
+                best = option;
+            }
+        }
+        return best;
+    }
+
+    private static int lengthAt(ChoiceItem.Option option, String rest) {
+        int length = 0;
+        for (String name : List.of(LOOSE.apply(option.id()), LOOSE.apply(option.text()))) {
+            boolean ends = rest.length() == name.length()
+                    || rest.length() > name.length() && ";,".indexOf(rest.charAt(name.length())) >= 0;
+            length = !name.isEmpty() && rest.startsWith(name) && ends ? Math.max(length, name.length()) : length;
+        }
+        return length;
+    }
+
+    private static String after(ChoiceItem item, ChoiceItem.Option option, String rest) {
+        String left = rest.substring(lengthAt(option, rest));
+        return left.isEmpty() ? left : left.substring(1).strip();
+    }
+
+    @Override
+    public Read text(TextItem item) {
+        return new Read(new Answer.Typed(cell), null);
+    }
+
+    @Override
+    public Read number(NumberItem item) {
+        return new Read(new Answer.Typed(cell), null);
+    }
+
+    @Override
+    public Read open(OpenItem item) {
+        return new Read(Answer.Written.of(cell), null);
+    }
+
+    @Override
+    public Read passage(PassageItem item) {
+        return new Read(null, "a reading passage is not answered");
+    }
+}

@@ -1,0 +1,108 @@
+package org.scholion.formats.table;
+
+import de.siegmar.fastcsv.reader.CsvParseException;
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.CsvRecord;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import org.scholion.formats.json.Fault;
+import org.scholion.formats.json.Faults;
+
+/**
+ * A table with a first row of names.
+ *
+ * @param separator which of comma, semicolon and tab separates its cells, found by itself
+ */
+public record Table(List<String> names, List<Row> rows, char separator) {
+
+    /** A row of cells and the line that it begins at, counted from 1. Missing cells at its end are empty. */
+    public record Row(int line, List<String> cells) {
+        public String cell(int column) {
+            return column < cells.size() ? cells.get(column) : "";
+        }
+    }
+
+    public Table {
+        names = List.copyOf(names);
+        rows = List.copyOf(rows);
+    }
+
+    /**
+     * Reads a file's bytes.
+     *
+     * @throws Faults when it is not UTF-8, is empty, or a quote is never closed
+     */
+    public static Table read(byte[] bytes) {
+        try {
+            return read(StandardCharsets.UTF_8
+                    .newDecoder()
+                    .decode(ByteBuffer.wrap(bytes))
+                    .toString());
+        } catch (CharacterCodingException e) {
+            throw refused("", "the file is not UTF-8; save it as UTF-8 and bring it in again");
+        }
+    }
+
+    public static Table read(String text) {
+        String body = text.startsWith("\uFEFF") ? text.substring(1) : text;
+        char separator = separator(body);
+        List<Row> rows = new ArrayList<>();
+        try (CsvReader<CsvRecord> reader = CsvReader.builder()
+                .fieldSeparator(separator)
+                .skipEmptyLines(true)
+                .ofCsvRecord(body)) {
+            for (CsvRecord record : reader) {
+                rows.add(new Row((int) record.getStartingLineNumber(), record.getFields()));
+            }
+        } catch (CsvParseException e) {
+            throw refused("", "the table cannot be read: " + e.getMessage());
+        } catch (java.io.IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+        if (rows.isEmpty()) {
+            throw refused("line 1", "the table is empty; its first row should name the columns");
+        }
+        List<String> names = rows.get(0).cells().stream().map(String::strip).toList();
+        List<Row> body2 = rows.subList(1, rows.size());
+        refuseLongRows(names, body2);
+        return new Table(names, body2, separator);
+    }
+
+    private static void refuseLongRows(List<String> names, List<Row> rows) {
+        List<Fault> faults = new ArrayList<>();
+        for (Row row : rows) {
+            if (row.cells().size() > names.size()) {
+                faults.add(new Fault(
+                        "line " + row.line(),
+                        row.cells().size() + " cells, but the first row names " + names.size() + " columns"));
+            }
+        }
+        if (!faults.isEmpty()) {
+            throw new Faults(faults);
+        }
+    }
+
+    /** The mark that stands most often in the first line, outside of quotes; a comma when none does. */
+    private static char separator(String text) {
+        int[] counts = new int[3];
+        String marks = ",;\t";
+        boolean quoted = false;
+        for (int i = 0; i < text.length() && (quoted || text.charAt(i) != '\n'); i++) {
+            char c = text.charAt(i);
+            quoted = c == '"' ? !quoted : quoted;
+            int mark = marks.indexOf(c);
+            if (!quoted && mark >= 0) {
+                counts[mark]++;
+            }
+        }
+        int best = counts[1] > counts[0] ? 1 : 0;
+        return marks.charAt(counts[2] > counts[best] ? 2 : best);
+    }
+
+    private static Faults refused(String where, String message) {
+        return new Faults(List.of(new Fault(where, message)));
+    }
+}
