@@ -36,7 +36,7 @@ public record RosterTable(List<Line> students, List<CellFault> faults) {
                         1,
                         "",
                         "no column for the " + word(field) + ": name one of them '"
-                                + NAMES.get(field).get(0) + "'"));
+                                + word(field) + "'"));
             }
         }
         List<Line> students = new ArrayList<>();

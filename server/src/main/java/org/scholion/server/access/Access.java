@@ -1,0 +1,94 @@
+package org.scholion.server.access;
+
+import java.util.UUID;
+import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Refused;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/**
+ * Who may do what to which object. A refusal looks like absence, so that nobody learns what exists.
+ *
+ * <p>A teacher has the courses that they teach with everything in them; an administrator has the people; a student
+ * has their own attempts and results.
+ */
+@Component
+public class Access {
+    private final JdbcClient db;
+
+    Access(JdbcClient db) {
+        this.db = db;
+    }
+
+    /** What is to be done. */
+    public enum Action {
+        /** See a course, its sections and its gradebook. */
+        SEE_COURSE("select 1 from course_teacher where course_id = :id and person_id = :me", Me.Role.TEACHER),
+        /** See or change an assessment, its answers and its marks. */
+        WORK_ON_ASSESSMENT(
+                "select 1 from assessment a join course_teacher t on t.course_id = a.course_id"
+                        + " where a.id = :id and t.person_id = :me",
+                Me.Role.TEACHER),
+        /** See or decide about one student's attempt as its teacher. */
+        WORK_ON_ATTEMPT(
+                "select 1 from attempt x join assessment a on a.id = x.assessment_id"
+                        + " join course_teacher t on t.course_id = a.course_id where x.id = :id and t.person_id = :me",
+                Me.Role.TEACHER),
+        /** Answer a student's query. */
+        ANSWER_QUERY(
+                "select 1 from query q join assessment a on a.id = q.assessment_id"
+                        + " join course_teacher t on t.course_id = a.course_id where q.id = :id and t.person_id = :me",
+                Me.Role.TEACHER),
+        /** Change when a sitting closes. */
+        WORK_ON_SITTING(
+                "select 1 from sitting s join assessment a on a.id = s.assessment_id"
+                        + " join course_teacher t on t.course_id = a.course_id where s.id = :id and t.person_id = :me",
+                Me.Role.TEACHER),
+        /** Begin an attempt at a sitting of one's own section. */
+        SIT(
+                "select 1 from sitting s join enrolment e on e.section_id = s.section_id"
+                        + " where s.id = :id and e.student_id = :me",
+                Me.Role.STUDENT),
+        /** Answer in one's own attempt. */
+        TAKE("select 1 from attempt where id = :id and student_id = :me", Me.Role.STUDENT),
+        /** See a result that was handed back to oneself. */
+        SEE_RESULT("select 1 from result where id = :id and student_id = :me", Me.Role.STUDENT),
+        /** See a framework of one's school. */
+        SEE_FRAMEWORK(
+                "select 1 from framework f join person p on p.school_id = f.school_id"
+                        + " where f.id = :id and p.id = :me",
+                Me.Role.TEACHER,
+                Me.Role.ADMIN),
+        /** See the people of one's school; the object is the school. */
+        SEE_PEOPLE("select 1 from person where school_id = :id and id = :me", Me.Role.ADMIN);
+
+        private final String rule;
+        private final java.util.List<Me.Role> roles;
+
+        Action(String rule, Me.Role... roles) {
+            this.rule = rule;
+            this.roles = java.util.List.of(roles);
+        }
+    }
+
+    public boolean may(Me me, Action action, UUID object) {
+        return action.roles.contains(me.role())
+                && !db.sql(action.rule)
+                        .param("id", object)
+                        .param("me", me.id())
+                        .query(Integer.class)
+                        .list()
+                        .isEmpty();
+    }
+
+    /**
+     * Goes on only if this is allowed.
+     *
+     * @throws Refused as if the object were not there
+     */
+    public void require(Me me, Action action, UUID object) {
+        if (!may(me, action, object)) {
+            throw Refused.notFound();
+        }
+    }
+}

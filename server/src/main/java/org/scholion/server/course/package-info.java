@@ -1,0 +1,7 @@
+/**
+ * Courses, their sections, teachers and rosters.
+ */
+@NullMarked
+package org.scholion.server.course;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,7 @@
+/**
+ * Handing back: snapshots, the student's result page, queries about marks.
+ */
+@NullMarked
+package org.scholion.server.handback;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,42 @@
+package org.scholion.server.key;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+
+/** An assessment while it is written; its draft has the form of the assessment file, without frameworks. */
+@Entity
+@Table(name = "assessment")
+class AssessmentRow {
+    @Id
+    UUID id = new UUID(0, 0);
+
+    @Column(name = "school_id")
+    UUID school = new UUID(0, 0);
+
+    @Column(name = "course_id")
+    UUID course = new UUID(0, 0);
+
+    String title = "";
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    String draft = "{}";
+
+    @Version
+    Integer revision;
+
+    @Column(name = "made_by")
+    UUID madeBy = new UUID(0, 0);
+
+    @Column(name = "made_at")
+    Instant madeAt = Instant.EPOCH;
+
+    @Column(name = "changed_at")
+    Instant changedAt = Instant.EPOCH;
+}

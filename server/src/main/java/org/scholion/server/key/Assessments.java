@@ -1,0 +1,189 @@
+package org.scholion.server.key;
+
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.formats.assessment.AssessmentFile;
+import org.scholion.formats.assessment.AssessmentReader;
+import org.scholion.formats.json.Fault;
+import org.scholion.formats.json.Json;
+import org.scholion.server.access.Access;
+import org.scholion.server.platform.Ids;
+import org.scholion.server.platform.JsonColumn;
+import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Refused;
+import org.scholion.server.standard.Frameworks;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Assessments while they are written. A draft may be unfinished; what is still wrong with it is said, not refused. */
+@Service
+public class Assessments {
+    private static final int LARGEST = 4_000_000;
+
+    private final Repository repository;
+    private final Editions editions;
+    private final Frameworks frameworks;
+    private final Access access;
+    private final Ids ids;
+    private final Clock clock;
+
+    Assessments(Repository repository, Editions editions, Frameworks frameworks, Access access, Ids ids, Clock clock) {
+        this.repository = repository;
+        this.editions = editions;
+        this.frameworks = frameworks;
+        this.access = access;
+        this.ids = ids;
+        this.clock = clock;
+    }
+
+    interface Repository extends JpaRepository<AssessmentRow, UUID> {}
+
+    /**
+     * The key as it stands.
+     *
+     * @param edition the number of the latest edition; null before giving out
+     * @param faults what has to be put right before it can be given out
+     * @param framework the standards that items can be aligned to
+     */
+    public record KeyView(
+            Object definition,
+            int revision,
+            @Nullable Integer edition,
+            List<Fault> faults,
+            @Nullable Object framework) {}
+
+    public record Saved(int revision, List<Fault> faults) {}
+
+    /** What other features need to know of an assessment. */
+    public record Facts(UUID id, UUID course, String title) {}
+
+    @Transactional
+    public UUID create(Me me, UUID course, String title) {
+        access.require(me, Access.Action.SEE_COURSE, course);
+        if (title.isBlank()) {
+            throw Refused.invalid("title", "give it a title; it can be changed later");
+        }
+        AssessmentRow row = new AssessmentRow();
+        row.id = ids.next();
+        row.school = me.school();
+        row.course = course;
+        row.title = title.strip();
+        row.draft = Json.write(empty(row.title));
+        row.madeBy = me.id();
+        row.madeAt = clock.instant();
+        row.changedAt = row.madeAt;
+        return repository.save(row).id;
+    }
+
+    private static ObjectNode empty(String title) {
+        ObjectNode draft = JsonNodeFactory.instance
+                .objectNode()
+                .put("format", AssessmentFile.FORMAT)
+                .put("title", title)
+                .put("language", "en");
+        draft.putArray("items");
+        ObjectNode grading = draft.putObject("grading");
+        grading.putArray("bands").addObject().put("from", "70").put("label", "Secure");
+        grading.put("pass", "60");
+        return draft;
+    }
+
+    @Transactional(readOnly = true)
+    public KeyView key(Me me, UUID id) {
+        AssessmentRow row = mine(me, id);
+        JsonNode draft = JsonColumn.read(row.draft);
+        Optional<JsonNode> framework = frameworks.ofCourse(row.course);
+        return new KeyView(
+                JsonColumn.plain(draft),
+                row.revision,
+                editions.latest(id).map(Edition::number).orElse(null),
+                check(draft, framework),
+                framework.map(JsonColumn::plain).orElse(null));
+    }
+
+    /**
+     * Saves the draft of an assessment that is not given out yet.
+     *
+     * @param revision the revision that was changed; another one in between is a conflict and nothing is lost
+     */
+    @Transactional
+    public Saved save(Me me, UUID id, Object definition, int revision) {
+        AssessmentRow row = mine(me, id);
+        if (editions.latest(id).isPresent()) {
+            throw Refused.conflict(
+                    "given-out", "This assessment is given out. A change makes a new edition: see its effect first.");
+        }
+        return store(row, JsonColumn.node(definition), revision);
+    }
+
+    /** Puts the draft to what a new edition says, so that the key that is shown is the key that scores. */
+    @Transactional
+    public void follow(UUID id, JsonNode definition) {
+        AssessmentRow row = repository.findById(id).orElseThrow(Refused::notFound);
+        ObjectNode draft = definition.deepCopy().asObject();
+        draft.remove("frameworks");
+        store(row, draft, row.revision);
+    }
+
+    private Saved store(AssessmentRow row, JsonNode draft, int revision) {
+        if (row.revision != revision) {
+            throw Refused.conflict(
+                    "changed-meanwhile", "A colleague has changed this key meanwhile. Yours is still on your screen.");
+        }
+        String text = Json.write(draft);
+        if (!draft.isObject() || text.length() > LARGEST) {
+            throw Refused.invalid("", "a key is one object of at most four megabytes");
+        }
+        row.draft = text;
+        row.title = draft.path("title").asString("").isBlank()
+                ? row.title
+                : draft.path("title").asString();
+        row.changedAt = clock.instant();
+        return new Saved(repository.saveAndFlush(row).revision, check(draft, frameworks.ofCourse(row.course)));
+    }
+
+    private static List<Fault> check(JsonNode draft, Optional<JsonNode> framework) {
+        return AssessmentReader.check(withFramework(draft, framework));
+    }
+
+    /** The draft as a whole assessment file: with the framework that its course works with. */
+    @Transactional(readOnly = true)
+    public JsonNode whole(UUID id) {
+        AssessmentRow row = repository.findById(id).orElseThrow(Refused::notFound);
+        return withFramework(JsonColumn.read(row.draft), frameworks.ofCourse(row.course));
+    }
+
+    /** A changed definition as a whole assessment file. */
+    @Transactional(readOnly = true)
+    public JsonNode whole(UUID id, Object definition) {
+        AssessmentRow row = repository.findById(id).orElseThrow(Refused::notFound);
+        return withFramework(JsonColumn.node(definition), frameworks.ofCourse(row.course));
+    }
+
+    private static JsonNode withFramework(JsonNode draft, Optional<JsonNode> framework) {
+        if (framework.isEmpty() || !draft.isObject()) {
+            return draft;
+        }
+        ObjectNode whole = draft.deepCopy().asObject();
+        whole.putArray("frameworks").add(framework.get());
+        return whole;
+    }
+
+    @Transactional(readOnly = true)
+    public Facts facts(UUID id) {
+        AssessmentRow row = repository.findById(id).orElseThrow(Refused::notFound);
+        return new Facts(row.id, row.course, row.title);
+    }
+
+    private AssessmentRow mine(Me me, UUID id) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, id);
+        return repository.findById(id).orElseThrow(Refused::notFound);
+    }
+}

@@ -1,0 +1,70 @@
+package org.scholion.server.key;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.scholion.core.item.Item;
+import org.scholion.core.score.Ruling;
+import org.scholion.core.score.Scorer;
+import org.scholion.core.total.Assessment;
+import org.scholion.core.total.Totals;
+import org.scholion.formats.assessment.AssessmentFile;
+import org.scholion.formats.assessment.AssessmentReader;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * A frozen version of an assessment, compiled: its scorers and its totals are ready and safe for threads.
+ *
+ * @param definition the assessment file that it was frozen from
+ * @param rulings decisions on single answers that the key itself cannot list
+ */
+public record Edition(
+        UUID assessmentId,
+        int number,
+        JsonNode definition,
+        List<Ruling> rulings,
+        AssessmentFile file,
+        List<Item> items,
+        Map<String, Scorer> scorers,
+        Totals totals) {
+
+    /** Compiles a definition; what is wrong with it is thrown with its paths. */
+    public static Edition compile(UUID assessmentId, int number, JsonNode definition, List<Ruling> rulings) {
+        AssessmentFile file = AssessmentReader.read(definition);
+        Assessment assessment = file.assessment();
+        Map<String, Scorer> scorers = new HashMap<>();
+        assessment.scorable().forEach(i -> scorers.put(i.id(), Scorer.of(i, rulings)));
+        return new Edition(
+                assessmentId,
+                number,
+                definition,
+                List.copyOf(rulings),
+                file,
+                assessment.scorable(),
+                Map.copyOf(scorers),
+                new Totals(assessment));
+    }
+
+    public Assessment assessment() {
+        return file.assessment();
+    }
+
+    public Scorer scorer(Item item) {
+        Scorer scorer = scorers.get(item.id());
+        if (scorer == null) {
+            throw new IllegalArgumentException("item " + item.id() + " is not in edition " + number);
+        }
+        return scorer;
+    }
+
+    /** The item's number on the paper, from 1. */
+    public int numberOf(String itemId) {
+        for (int i = 0; i < items.size(); i++) {
+            if (items.get(i).id().equals(itemId)) {
+                return i + 1;
+            }
+        }
+        return 0;
+    }
+}

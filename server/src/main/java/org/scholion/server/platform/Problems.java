@@ -1,0 +1,62 @@
+package org.scholion.server.platform;
+
+import java.util.List;
+import org.scholion.formats.json.Fault;
+import org.scholion.formats.json.Faults;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+
+/** Errors as problem details (RFC 9457) with a code and the places that are wrong. */
+@RestControllerAdvice
+class Problems extends ResponseEntityExceptionHandler {
+    private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    @ExceptionHandler
+    ProblemDetail refused(Refused e) {
+        return problem(e.status(), e.code(), String.valueOf(e.getMessage()), e.places());
+    }
+
+    @ExceptionHandler
+    ProblemDetail faults(Faults e) {
+        return refused(Refused.invalid(e.all()));
+    }
+
+    /** What the core refuses of an answer or a reading is the caller's input, named by item. */
+    @ExceptionHandler
+    ProblemDetail illegal(IllegalArgumentException e) {
+        return problem(HttpStatus.UNPROCESSABLE_ENTITY, "invalid", String.valueOf(e.getMessage()), List.of());
+    }
+
+    @ExceptionHandler
+    ProblemDetail clash(DataIntegrityViolationException e) {
+        LOG.info("refused by the database: {}", e.getMostSpecificCause().getMessage());
+        return problem(
+                HttpStatus.CONFLICT,
+                "conflict",
+                "Somebody else was quicker. Nothing was changed; look again and repeat it if it is still wanted.",
+                List.of());
+    }
+
+    @ExceptionHandler
+    ProblemDetail unexpected(Exception e) {
+        LOG.error("unexpected", e);
+        return problem(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "unexpected",
+                "Something went wrong here. What was saved before is safe; try again, and tell us if it stays.",
+                List.of());
+    }
+
+    private static ProblemDetail problem(HttpStatus status, String code, String message, List<Fault> places) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, message);
+        problem.setProperty("code", code);
+        problem.setProperty("places", places);
+        return problem;
+    }
+}
