@@ -39,7 +39,10 @@ public class Courses {
     public UUID add(UUID school, String title, @Nullable UUID framework, List<UUID> teachers) {
         UUID id = ids.next();
         db.sql("insert into course (id, school_id, title, framework_id) values (?, ?, ?, ?)")
-                .params(id, school, title, framework)
+                .param(id)
+                .param(school)
+                .param(title)
+                .param(framework)
                 .update();
         teachers.forEach(t -> db.sql("insert into course_teacher (course_id, person_id) values (?, ?)")
                 .params(id, t)
@@ -51,7 +54,10 @@ public class Courses {
     @Transactional
     public UUID section(UUID course, String name, @Nullable UUID teacher) {
         db.sql("insert into section (id, course_id, name, teacher_id) values (?, ?, ?, ?) on conflict do nothing")
-                .params(ids.next(), course, name, teacher)
+                .param(ids.next())
+                .param(course)
+                .param(name)
+                .param(teacher)
                 .update();
         return db.sql("select id from section where course_id = ? and name = ?")
                 .params(course, name)

@@ -78,6 +78,15 @@ public class Editions {
                 .single();
     }
 
+    /** The edition that this one repeats, when it was made by going back; itself otherwise. */
+    @Transactional(readOnly = true)
+    public int standsFor(UUID assessment, int number) {
+        return db.sql("select coalesce(undoes, number) from edition where assessment_id = ? and number = ?")
+                .params(assessment, number)
+                .query(Integer.class)
+                .single();
+    }
+
     private Edition load(UUID id) {
         return db.sql("select assessment_id, number, definition, rulings from edition where id = ?")
                 .param(id)
@@ -99,16 +108,15 @@ public class Editions {
         db.sql("""
                         insert into edition (id, assessment_id, number, definition, rulings, why, undoes, made_by, made_at)
                         values (?, ?, ?, ?, ?, ?, ?, ?, ?)""")
-                .params(
-                        ids.next(),
-                        edition.assessmentId(),
-                        edition.number(),
-                        JsonColumn.of(edition.definition()),
-                        JsonColumn.of(rulings(edition.rulings())),
-                        why,
-                        undoes,
-                        me.id(),
-                        Timestamp.from(clock.instant()))
+                .param(ids.next())
+                .param(edition.assessmentId())
+                .param(edition.number())
+                .param(JsonColumn.of(edition.definition()))
+                .param(JsonColumn.of(rulings(edition.rulings())))
+                .param(why)
+                .param(undoes)
+                .param(me.id())
+                .param(Timestamp.from(clock.instant()))
                 .update();
     }
 

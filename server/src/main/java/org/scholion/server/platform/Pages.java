@@ -1,6 +1,7 @@
 package org.scholion.server.platform;
 
 import java.time.Duration;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
@@ -31,7 +32,7 @@ class Pages implements WebMvcConfigurer {
     /** Falls back to the page for every path that is not a file and not the server's own. */
     private static final class OnePage extends PathResourceResolver {
         @Override
-        protected Resource getResource(String path, Resource location) throws java.io.IOException {
+        protected @Nullable Resource getResource(String path, Resource location) throws java.io.IOException {
             Resource found = super.getResource(path, location);
             boolean own = path.startsWith("api/") || path.startsWith("actuator/") || path.startsWith("v3/");
             if (found != null || own || path.contains(".")) {

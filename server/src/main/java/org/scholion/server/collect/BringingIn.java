@@ -1,0 +1,206 @@
+package org.scholion.server.collect;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.item.Item;
+import org.scholion.formats.assessment.AnswerJson;
+import org.scholion.formats.bringin.AnswerTable;
+import org.scholion.formats.bringin.BringIn;
+import org.scholion.formats.bringin.BringIn.CellFault;
+import org.scholion.formats.bringin.Column;
+import org.scholion.formats.bringin.Known;
+import org.scholion.formats.json.Fault;
+import org.scholion.formats.table.Table;
+import org.scholion.server.access.Access;
+import org.scholion.server.course.Courses;
+import org.scholion.server.key.Assessments;
+import org.scholion.server.key.Edition;
+import org.scholion.server.key.Editions;
+import org.scholion.server.ledger.Attempt;
+import org.scholion.server.ledger.Attempts;
+import org.scholion.server.ledger.Scoring;
+import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Refused;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+
+/** Answers from a file: recognised and shown first, then taken whole or not at all. */
+@Service
+public class BringingIn {
+    private static final int SHOWN_ROWS = 60;
+
+    private final Assessments assessments;
+    private final Editions editions;
+    private final Courses courses;
+    private final Sittings sittings;
+    private final Attempts attempts;
+    private final Scoring scoring;
+    private final Access access;
+    private final JdbcClient db;
+    private final Clock clock;
+
+    BringingIn(
+            Assessments assessments,
+            Editions editions,
+            Courses courses,
+            Sittings sittings,
+            Attempts attempts,
+            Scoring scoring,
+            Access access,
+            JdbcClient db,
+            Clock clock) {
+        this.assessments = assessments;
+        this.editions = editions;
+        this.courses = courses;
+        this.sittings = sittings;
+        this.attempts = attempts;
+        this.scoring = scoring;
+        this.access = access;
+        this.db = db;
+        this.clock = clock;
+    }
+
+    /**
+     * What a file would bring in, or has brought in.
+     *
+     * @param students how many attempts fit
+     * @param missing students of the rosters that the file does not name
+     * @param rows the first rows as they are, for looking at
+     */
+    public record BringInView(
+            String separator,
+            int lines,
+            int students,
+            List<String> missing,
+            List<Column> columns,
+            List<CellFault> faults,
+            List<Table.Row> rows) {}
+
+    @Transactional(readOnly = true)
+    public BringInView preview(Me me, UUID assessment, byte[] file, Set<Integer> leaveOut) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        Table table = Table.read(file);
+        return view(table, recognise(assessment, table, leaveOut), roster(assessment));
+    }
+
+    @Transactional
+    public BringInView take(Me me, UUID assessment, byte[] file, Set<Integer> leaveOut) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        Table table = Table.read(file);
+        BringIn found = recognise(assessment, table, leaveOut);
+        if (!found.faults().isEmpty()) {
+            throw Refused.invalid(found.faults().stream()
+                    .map(f -> new Fault(
+                            "line " + f.line() + (f.column().isEmpty() ? "" : ", " + f.column()), f.message()))
+                    .toList());
+        }
+        store(me, assessment, found);
+        return view(table, found, roster(assessment));
+    }
+
+    private List<Known> roster(UUID assessment) {
+        return courses.known(assessments.facts(assessment).course());
+    }
+
+    private BringIn recognise(UUID assessment, Table table, Set<Integer> leaveOut) {
+        BringIn found = AnswerTable.recognise(table, items(assessment), roster(assessment), leaveOut);
+        List<CellFault> faults = new java.util.ArrayList<>(found.faults());
+        Set<String> taken = new HashSet<>();
+        attempts.of(assessment, null).forEach(a -> taken.add(a.student().toString()));
+        found.attempts().stream()
+                .filter(a -> taken.contains(a.student().id()))
+                .forEach(a -> faults.add(new CellFault(
+                        a.line(), "", a.student().name() + " has an attempt here already; leave this line out")));
+        return new BringIn(found.columns(), found.attempts(), faults);
+    }
+
+    private List<Item> items(UUID assessment) {
+        return editions.latest(assessment)
+                .map(Edition::items)
+                .orElseGet(() -> Edition.compile(assessment, 1, assessments.whole(assessment), List.of())
+                        .items());
+    }
+
+    private void store(Me me, UUID assessment, BringIn found) {
+        Map<String, UUID> sections = sections(assessment);
+        Map<String, UUID> bySection = new HashMap<>();
+        Instant now = clock.instant();
+        Attempt last = null;
+        for (BringIn.Attempt row : found.attempts()) {
+            UUID section =
+                    java.util.Objects.requireNonNull(sections.get(row.student().section()));
+            UUID sitting = bySection.computeIfAbsent(
+                    row.student().section(), s -> sittings.forBringingIn(me, assessment, section));
+            Edition edition = editions.require(assessment);
+            UUID id = attempts.begin(
+                    new Attempts.Beginning(
+                            me.school(),
+                            assessment,
+                            sitting,
+                            section,
+                            UUID.fromString(row.student().id()),
+                            editions.idOf(assessment, edition.number()),
+                            Attempt.Way.FILE),
+                    now);
+            last = attempts.require(id);
+            scoring.handInOnly(last, answers(row), now);
+        }
+        if (last != null) {
+            scoring.finish(last);
+        }
+    }
+
+    private static Map<String, JsonNode> answers(BringIn.Attempt row) {
+        Map<String, JsonNode> answers = new LinkedHashMap<>();
+        row.answers().forEach((item, answer) -> {
+            if (!answer.isBlank()) {
+                answers.put(item, AnswerJson.write(answer));
+            }
+        });
+        return answers;
+    }
+
+    private Map<String, UUID> sections(UUID assessment) {
+        Map<String, UUID> ids = new HashMap<>();
+        db.sql("select s.name, s.id from section s join assessment a on a.course_id = s.course_id where a.id = ?")
+                .param(assessment)
+                .query((row, n) -> ids.put(row.getString(1), row.getObject(2, UUID.class)))
+                .list();
+        return ids;
+    }
+
+    private static BringInView view(Table table, BringIn found, List<Known> roster) {
+        Set<String> named = new HashSet<>();
+        found.attempts().forEach(a -> named.add(a.student().id()));
+        List<String> missing = roster.stream()
+                .filter(k -> !named.contains(k.id()))
+                .map(k -> k.family() + ", " + k.given() + " (" + k.section() + ")")
+                .toList();
+        return new BringInView(
+                table.separator() == '\t' ? "tab" : String.valueOf(table.separator()),
+                table.rows().size(),
+                found.attempts().size(),
+                missing,
+                found.columns(),
+                found.faults(),
+                table.rows().stream().sorted(byFault(found)).limit(SHOWN_ROWS).toList());
+    }
+
+    /** Rows that do not fit stand on top. */
+    private static java.util.Comparator<Table.Row> byFault(BringIn found) {
+        Set<@Nullable Integer> faulty = new HashSet<>();
+        found.faults().forEach(f -> faulty.add(f.line()));
+        return java.util.Comparator.comparing((Table.Row r) -> !faulty.contains(r.line()))
+                .thenComparing(Table.Row::line);
+    }
+}

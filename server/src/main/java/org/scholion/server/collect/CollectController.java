@@ -1,0 +1,95 @@
+package org.scholion.server.collect;
+
+import java.io.IOException;
+import java.util.HashSet;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.server.access.Access;
+import org.scholion.server.platform.Events;
+import org.scholion.server.platform.Me;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RequestPart;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+@RestController
+@RequestMapping("/api")
+class CollectController {
+    private final Sittings sittings;
+    private final Monitor monitor;
+    private final BringingIn bringingIn;
+    private final Access access;
+    private final Events events;
+
+    CollectController(Sittings sittings, Monitor monitor, BringingIn bringingIn, Access access, Events events) {
+        this.sittings = sittings;
+        this.monitor = monitor;
+        this.bringingIn = bringingIn;
+        this.access = access;
+        this.events = events;
+    }
+
+    record GivenOut(UUID sitting) {}
+
+    record MoreTime(int minutes) {}
+
+    @PostMapping("/assessments/{assessment}/sittings")
+    @ResponseStatus(HttpStatus.CREATED)
+    GivenOut giveOut(
+            @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody Sittings.GiveOut wanted) {
+        return new GivenOut(sittings.giveOut(me, assessment, wanted));
+    }
+
+    @PostMapping("/sittings/{sitting}/time")
+    Sittings.SittingLine addTime(
+            @AuthenticationPrincipal Me me, @PathVariable UUID sitting, @RequestBody MoreTime more) {
+        return sittings.addTime(me, sitting, more.minutes());
+    }
+
+    @GetMapping("/assessments/{assessment}/collect")
+    Monitor.MonitorView monitor(
+            @AuthenticationPrincipal Me me,
+            @PathVariable UUID assessment,
+            @RequestParam(required = false) @Nullable UUID section) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        return monitor.of(assessment, section);
+    }
+
+    /** A stream that says when something of this assessment has changed; what it is now is read as usual. */
+    @GetMapping(value = "/assessments/{assessment}/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter live(@AuthenticationPrincipal Me me, @PathVariable UUID assessment) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        return events.watch("assessment:" + assessment);
+    }
+
+    @PostMapping(value = "/assessments/{assessment}/bring-in/preview", consumes = "multipart/form-data")
+    BringingIn.BringInView preview(
+            @AuthenticationPrincipal Me me,
+            @PathVariable UUID assessment,
+            @RequestPart MultipartFile file,
+            @RequestParam(defaultValue = "") List<Integer> leaveOut)
+            throws IOException {
+        return bringingIn.preview(me, assessment, file.getBytes(), new HashSet<>(leaveOut));
+    }
+
+    @PostMapping(value = "/assessments/{assessment}/bring-in", consumes = "multipart/form-data")
+    BringingIn.BringInView bringIn(
+            @AuthenticationPrincipal Me me,
+            @PathVariable UUID assessment,
+            @RequestPart MultipartFile file,
+            @RequestParam(defaultValue = "") List<Integer> leaveOut)
+            throws IOException {
+        return bringingIn.take(me, assessment, file.getBytes(), new HashSet<>(leaveOut));
+    }
+}

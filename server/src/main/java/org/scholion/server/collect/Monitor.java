@@ -1,0 +1,185 @@
+package org.scholion.server.collect;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.item.Item;
+import org.scholion.server.key.Edition;
+import org.scholion.server.key.Editions;
+import org.scholion.server.ledger.Attempt;
+import org.scholion.server.ledger.Attempts;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+
+/** Who has started, how far they are, who is stuck and who has not handed in: a row a student. */
+@Service
+class Monitor {
+    private static final Duration STUCK = Duration.ofMinutes(10);
+
+    private final JdbcClient db;
+    private final Attempts attempts;
+    private final Drafts drafts;
+    private final Editions editions;
+    private final Sittings sittings;
+    private final Clock clock;
+
+    Monitor(JdbcClient db, Attempts attempts, Drafts drafts, Editions editions, Sittings sittings, Clock clock) {
+        this.db = db;
+        this.attempts = attempts;
+        this.drafts = drafts;
+        this.editions = editions;
+        this.sittings = sittings;
+        this.clock = clock;
+    }
+
+    /** Where a student's attempt stands. */
+    enum Stage {
+        NOT_STARTED,
+        WORKING,
+        IN
+    }
+
+    /**
+     * A student's row.
+     *
+     * @param cells for each item whether something is said
+     * @param at the item that changed last, by place; null when none did
+     * @param stuck minutes without a change, when they are many; null otherwise
+     */
+    record MonitorRow(
+            UUID student,
+            String given,
+            String family,
+            UUID section,
+            @Nullable UUID attempt,
+            Attempt.@Nullable Way way,
+            Stage stage,
+            List<Boolean> cells,
+            @Nullable Integer at,
+            @Nullable Instant lastChange,
+            @Nullable Long stuck) {}
+
+    record MonitorView(
+            int items,
+            int in,
+            int working,
+            int notStarted,
+            List<Sittings.SittingLine> sittings,
+            List<MonitorRow> rows) {}
+
+    private record Enrolled(UUID student, String given, String family, UUID section) {}
+
+    @Transactional(readOnly = true)
+    MonitorView of(UUID assessment, @Nullable UUID section) {
+        List<Sittings.SittingLine> given = sittings.of(assessment).stream()
+                .filter(s -> section == null || s.section().equals(section))
+                .toList();
+        List<Item> items = editions.latest(assessment).map(Edition::items).orElse(List.of());
+        Map<UUID, Attempt> byStudent = new HashMap<>();
+        attempts.of(assessment, section).forEach(a -> byStudent.put(a.student(), a));
+        Map<UUID, Map<String, JsonNode>> responses = attempts.responses(assessment);
+        Map<UUID, Map<String, Drafts.Draft>> working = drafts.working(assessment);
+        List<MonitorRow> rows = new ArrayList<>();
+        for (Sittings.SittingLine sitting : given) {
+            for (Enrolled e : enrolled(sitting.section())) {
+                Attempt attempt = byStudent.get(e.student());
+                rows.add(row(e, attempt, items, responses, working));
+            }
+        }
+        int in = (int) rows.stream().filter(r -> r.stage() == Stage.IN).count();
+        int busy = (int) rows.stream().filter(r -> r.stage() == Stage.WORKING).count();
+        return new MonitorView(items.size(), in, busy, rows.size() - in - busy, given, rows);
+    }
+
+    private List<Enrolled> enrolled(UUID section) {
+        return db.sql("""
+                        select p.id, p.given, p.family from enrolment e join person p on p.id = e.student_id
+                        where e.section_id = ? order by p.family, p.given""")
+                .param(section)
+                .query((row, n) -> new Enrolled(
+                        row.getObject("id", UUID.class), row.getString("given"), row.getString("family"), section))
+                .list();
+    }
+
+    private MonitorRow row(
+            Enrolled e,
+            @Nullable Attempt attempt,
+            List<Item> items,
+            Map<UUID, Map<String, JsonNode>> responses,
+            Map<UUID, Map<String, Drafts.Draft>> working) {
+        if (attempt == null) {
+            List<Boolean> none = items.stream().map(i -> false).toList();
+            return new MonitorRow(
+                    e.student(),
+                    e.given(),
+                    e.family(),
+                    e.section(),
+                    null,
+                    null,
+                    Stage.NOT_STARTED,
+                    none,
+                    null,
+                    null,
+                    null);
+        }
+        if (attempt.isIn()) {
+            Map<String, JsonNode> said = responses.getOrDefault(attempt.id(), Map.of());
+            List<Boolean> cells =
+                    items.stream().map(i -> isSaid(said.get(i.id()))).toList();
+            return new MonitorRow(
+                    e.student(),
+                    e.given(),
+                    e.family(),
+                    e.section(),
+                    attempt.id(),
+                    attempt.way(),
+                    Stage.IN,
+                    cells,
+                    null,
+                    attempt.handedInAt(),
+                    null);
+        }
+        return workingRow(e, attempt, items, working.getOrDefault(attempt.id(), Map.of()));
+    }
+
+    private MonitorRow workingRow(Enrolled e, Attempt attempt, List<Item> items, Map<String, Drafts.Draft> drafts) {
+        Instant last = attempt.startedAt();
+        Integer at = null;
+        List<Boolean> cells = new ArrayList<>();
+        for (int i = 0; i < items.size(); i++) {
+            Drafts.Draft draft = drafts.get(items.get(i).id());
+            cells.add(draft != null && isSaid(draft.answer()));
+            if (draft != null && !draft.at().isBefore(last)) {
+                last = draft.at();
+                at = i;
+            }
+        }
+        Duration quiet = Duration.between(last, clock.instant());
+        return new MonitorRow(
+                e.student(),
+                e.given(),
+                e.family(),
+                e.section(),
+                attempt.id(),
+                attempt.way(),
+                Stage.WORKING,
+                cells,
+                at,
+                last,
+                quiet.compareTo(STUCK) > 0 ? quiet.toMinutes() : null);
+    }
+
+    private static boolean isSaid(@Nullable JsonNode answer) {
+        return answer != null
+                && !answer.isNull()
+                && (answer.isString() ? !answer.stringValue().isBlank() : !answer.isEmpty());
+    }
+}

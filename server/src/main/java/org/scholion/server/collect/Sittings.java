@@ -1,0 +1,170 @@
+package org.scholion.server.collect;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.server.access.Access;
+import org.scholion.server.key.Assessments;
+import org.scholion.server.key.Edition;
+import org.scholion.server.key.Editions;
+import org.scholion.server.platform.Events;
+import org.scholion.server.platform.Ids;
+import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Refused;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Giving an assessment out to sections. */
+@Service
+public class Sittings {
+    private final Repository repository;
+    private final Assessments assessments;
+    private final Editions editions;
+    private final Access access;
+    private final Events events;
+    private final JdbcClient db;
+    private final Ids ids;
+    private final Clock clock;
+
+    Sittings(
+            Repository repository,
+            Assessments assessments,
+            Editions editions,
+            Access access,
+            Events events,
+            JdbcClient db,
+            Ids ids,
+            Clock clock) {
+        this.repository = repository;
+        this.assessments = assessments;
+        this.editions = editions;
+        this.access = access;
+        this.events = events;
+        this.db = db;
+        this.ids = ids;
+        this.clock = clock;
+    }
+
+    interface Repository extends JpaRepository<SittingRow, UUID> {
+        Optional<SittingRow> findByAssessmentAndSection(UUID assessment, UUID section);
+
+        List<SittingRow> findByAssessment(UUID assessment);
+
+        List<SittingRow> findByClosesAtBefore(Instant moment);
+    }
+
+    /** When and to whom an assessment is given. */
+    public record GiveOut(
+            UUID section,
+            Instant opens,
+            Instant closes,
+            @Nullable Integer minutes) {}
+
+    public record SittingLine(
+            UUID id,
+            UUID section,
+            Instant opens,
+            Instant closes,
+            @Nullable Integer minutes) {}
+
+    /** Gives out: freezes the first edition when there is none, and opens a sitting for the section. */
+    @Transactional
+    public UUID giveOut(Me me, UUID assessment, GiveOut wanted) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        requireSection(assessment, wanted.section());
+        if (!wanted.opens().isBefore(wanted.closes())) {
+            throw Refused.invalid("closes", "it closes before it opens; choose a later end");
+        }
+        if (wanted.minutes() != null && (wanted.minutes() < 1 || wanted.minutes() > 1_440)) {
+            throw Refused.invalid("minutes", "a time limit is from 1 to 1440 minutes, or none");
+        }
+        if (repository.findByAssessmentAndSection(assessment, wanted.section()).isPresent()) {
+            throw Refused.conflict("given-already", "This section has it already. Change its times in Collect.");
+        }
+        freeze(me, assessment);
+        return open(me, assessment, wanted).id;
+    }
+
+    /** The sitting through which answers from outside come in: that of the section, or a new one that is closed. */
+    @Transactional
+    UUID forBringingIn(Me me, UUID assessment, UUID section) {
+        freeze(me, assessment);
+        Instant now = clock.instant();
+        return repository
+                .findByAssessmentAndSection(assessment, section)
+                .orElseGet(() -> open(me, assessment, new GiveOut(section, now.minusSeconds(1), now, null)))
+                .id;
+    }
+
+    private SittingRow open(Me me, UUID assessment, GiveOut wanted) {
+        SittingRow row = new SittingRow();
+        row.id = ids.next();
+        row.school = me.school();
+        row.assessment = assessment;
+        row.section = wanted.section();
+        row.opensAt = wanted.opens();
+        row.closesAt = wanted.closes();
+        row.minutes = wanted.minutes();
+        row.madeBy = me.id();
+        row.madeAt = clock.instant();
+        repository.saveAndFlush(row);
+        events.say("assessment:" + assessment);
+        return row;
+    }
+
+    private void freeze(Me me, UUID assessment) {
+        if (editions.latest(assessment).isEmpty()) {
+            Edition first = Edition.compile(assessment, 1, assessments.whole(assessment), List.of());
+            if (first.items().isEmpty()) {
+                throw Refused.invalid("items", "there is no question yet; write one before you give it out");
+            }
+            editions.add(me, first, "given out", null);
+        }
+    }
+
+    private void requireSection(UUID assessment, UUID section) {
+        db.sql("select 1 from section s join assessment a on a.course_id = s.course_id where s.id = ? and a.id = ?")
+                .params(section, assessment)
+                .query(Integer.class)
+                .optional()
+                .orElseThrow(() -> Refused.invalid("section", "this section is not of the assessment's course"));
+    }
+
+    /** Adds minutes until it closes, and to the time limit where there is one. */
+    @Transactional
+    public SittingLine addTime(Me me, UUID sitting, int minutes) {
+        access.require(me, Access.Action.WORK_ON_SITTING, sitting);
+        if (minutes < 1 || minutes > 1_440) {
+            throw Refused.invalid("minutes", "add from 1 to 1440 minutes");
+        }
+        SittingRow row = repository.findById(sitting).orElseThrow(Refused::notFound);
+        Instant now = clock.instant();
+        Instant from = row.closesAt.isBefore(now) ? now : row.closesAt;
+        row.closesAt = from.plus(Duration.ofMinutes(minutes));
+        row.minutes = row.minutes == null ? null : row.minutes + minutes;
+        events.say("assessment:" + row.assessment);
+        return line(repository.save(row));
+    }
+
+    @Transactional(readOnly = true)
+    public List<SittingLine> of(UUID assessment) {
+        return repository.findByAssessment(assessment).stream()
+                .map(Sittings::line)
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    SittingRow require(UUID id) {
+        return repository.findById(id).orElseThrow(Refused::notFound);
+    }
+
+    private static SittingLine line(SittingRow row) {
+        return new SittingLine(row.id, row.section, row.opensAt, row.closesAt, row.minutes);
+    }
+}

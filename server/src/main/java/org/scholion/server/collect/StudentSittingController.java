@@ -1,0 +1,63 @@
+package org.scholion.server.collect;
+
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.server.platform.Me;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/student")
+class StudentSittingController {
+    private final ToDo toDo;
+    private final Taking taking;
+
+    StudentSittingController(ToDo toDo, Taking taking) {
+        this.toDo = toDo;
+        this.taking = taking;
+    }
+
+    record Begun(UUID attempt) {}
+
+    /** An answer in the form of its item's kind; null or an empty text takes it back. */
+    record AnswerChange(@Nullable Object answer, boolean flagged) {}
+
+    @GetMapping("/todo")
+    List<ToDo.ToDoLine> todo(@AuthenticationPrincipal Me me) {
+        return toDo.of(me);
+    }
+
+    @PostMapping("/sittings/{sitting}/attempt")
+    Begun begin(@AuthenticationPrincipal Me me, @PathVariable UUID sitting) {
+        return new Begun(taking.begin(me, sitting));
+    }
+
+    @GetMapping("/attempts/{attempt}")
+    Taking.Paper paper(@AuthenticationPrincipal Me me, @PathVariable UUID attempt) {
+        return taking.paper(me, attempt);
+    }
+
+    @PutMapping("/attempts/{attempt}/answers/{item}")
+    Taking.SavedAnswer answer(
+            @AuthenticationPrincipal Me me,
+            @PathVariable UUID attempt,
+            @PathVariable String item,
+            @RequestBody AnswerChange change) {
+        return taking.answer(me, attempt, item, change.answer(), change.flagged());
+    }
+
+    @PostMapping("/attempts/{attempt}/hand-in")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void handIn(@AuthenticationPrincipal Me me, @PathVariable UUID attempt) {
+        taking.handIn(me, attempt);
+    }
+}

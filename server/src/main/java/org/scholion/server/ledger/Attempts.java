@@ -1,0 +1,172 @@
+package org.scholion.server.ledger;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Timestamp;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.answer.Answer;
+import org.scholion.core.item.Item;
+import org.scholion.formats.assessment.AnswerJson;
+import org.scholion.formats.json.Cursor;
+import org.scholion.server.key.Edition;
+import org.scholion.server.platform.Ids;
+import org.scholion.server.platform.JsonColumn;
+import org.scholion.server.platform.Refused;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+
+/** Attempts and what they say. A response is written once, when the attempt is handed in, and never changed. */
+@Service
+public class Attempts {
+    private static final String SELECT = """
+            select x.*, p.given, p.family, e.number as edition from attempt x
+            join person p on p.id = x.student_id join edition e on e.id = x.edition_id\s""";
+    private static final String ORDER = " order by p.family, p.given, x.number";
+
+    private final JdbcClient db;
+    private final JdbcTemplate batch;
+    private final Ids ids;
+
+    Attempts(JdbcClient db, JdbcTemplate batch, Ids ids) {
+        this.db = db;
+        this.batch = batch;
+        this.ids = ids;
+    }
+
+    /** What has to be known to begin an attempt. */
+    public record Beginning(
+            UUID school, UUID assessment, UUID sitting, UUID section, UUID student, UUID edition, Attempt.Way way) {}
+
+    @Transactional(propagation = Propagation.MANDATORY)
+    public UUID begin(Beginning b, Instant at) {
+        UUID id = ids.next();
+        db.sql("""
+                        insert into attempt (school_id, id, assessment_id, sitting_id, section_id, student_id, number,
+                                             edition_id, way, started_at)
+                        values (?, ?, ?, ?, ?, ?, 1, ?, ?, ?)""")
+                .params(
+                        b.school(),
+                        id,
+                        b.assessment(),
+                        b.sitting(),
+                        b.section(),
+                        b.student(),
+                        b.edition(),
+                        b.way().name(),
+                        Timestamp.from(at))
+                .update();
+        return id;
+    }
+
+    /** Writes the responses of an attempt, once and for ever, and marks it as handed in; false when it already was. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public boolean handIn(Attempt attempt, Map<String, JsonNode> answers, Instant at) {
+        int updated = db.sql("update attempt set handed_in_at = ? where id = ? and handed_in_at is null")
+                .params(Timestamp.from(at), attempt.id())
+                .update();
+        if (updated == 1) {
+            List<Object[]> rows = answers.entrySet().stream()
+                    .map(e -> new Object[] {
+                        attempt.school(), attempt.id(), e.getKey(), JsonColumn.of(e.getValue()), Timestamp.from(at)
+                    })
+                    .toList();
+            batch.batchUpdate(
+                    "insert into response (school_id, attempt_id, item, answer, at) values (?, ?, ?, ?, ?)", rows);
+        }
+        return updated == 1;
+    }
+
+    @Transactional(readOnly = true)
+    public Attempt require(UUID id) {
+        return db.sql(SELECT + "where x.id = ?")
+                .param(id)
+                .query((row, n) -> attempt(row))
+                .optional()
+                .orElseThrow(Refused::notFound);
+    }
+
+    /** The attempts of an assessment, of one section where one is named, by family name. */
+    @Transactional(readOnly = true)
+    public List<Attempt> of(UUID assessment, @Nullable UUID section) {
+        return section == null
+                ? db.sql(SELECT + "where x.assessment_id = ?" + ORDER)
+                        .param(assessment)
+                        .query((row, n) -> attempt(row))
+                        .list()
+                : db.sql(SELECT + "where x.assessment_id = ? and x.section_id = ?" + ORDER)
+                        .params(assessment, section)
+                        .query((row, n) -> attempt(row))
+                        .list();
+    }
+
+    @Transactional(readOnly = true)
+    public List<Attempt> ofStudent(UUID student) {
+        return db.sql(SELECT + "where x.student_id = ? order by x.started_at desc")
+                .param(student)
+                .query((row, n) -> attempt(row))
+                .list();
+    }
+
+    /** Those of an assessment that are handed in: the ones that count. */
+    @Transactional(readOnly = true)
+    public List<Attempt> in(UUID assessment, @Nullable UUID section) {
+        return of(assessment, section).stream().filter(Attempt::isIn).toList();
+    }
+
+    /** What an assessment's attempts say, by attempt and item. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Map<String, JsonNode>> responses(UUID assessment) {
+        Map<UUID, Map<String, JsonNode>> all = new LinkedHashMap<>();
+        db.sql("""
+                        select r.attempt_id, r.item, r.answer from response r join attempt x on x.id = r.attempt_id
+                        where x.assessment_id = ?""").param(assessment).query((ResultSet row) -> {
+            all.computeIfAbsent(row.getObject(1, UUID.class), a -> new LinkedHashMap<>())
+                    .put(row.getString(2), JsonColumn.read(row.getString(3)));
+        });
+        return all;
+    }
+
+    @Transactional(readOnly = true)
+    public Map<String, JsonNode> responsesOf(UUID attempt) {
+        Map<String, JsonNode> all = new LinkedHashMap<>();
+        db.sql("select item, answer from response where attempt_id = ?")
+                .param(attempt)
+                .query((ResultSet row) -> {
+                    all.put(row.getString(1), JsonColumn.read(row.getString(2)));
+                });
+        return all;
+    }
+
+    /** A response as the item's kind understands it; one that the edition cannot take any more is no answer to it. */
+    public static Answer answer(Edition edition, Item item, Map<String, JsonNode> responses) {
+        JsonNode node = responses.get(item.id());
+        return node == null ? Answer.NONE : AnswerJson.read(item, Cursor.at(node));
+    }
+
+    private static Attempt attempt(ResultSet row) throws SQLException {
+        Timestamp handedIn = row.getTimestamp("handed_in_at");
+        return new Attempt(
+                row.getObject("id", UUID.class),
+                row.getObject("school_id", UUID.class),
+                row.getObject("assessment_id", UUID.class),
+                row.getObject("sitting_id", UUID.class),
+                row.getObject("section_id", UUID.class),
+                row.getObject("student_id", UUID.class),
+                row.getString("given"),
+                row.getString("family"),
+                row.getInt("number"),
+                row.getInt("edition"),
+                Attempt.Way.valueOf(row.getString("way")),
+                row.getTimestamp("started_at").toInstant(),
+                handedIn == null ? null : handedIn.toInstant());
+    }
+}

@@ -1,0 +1,68 @@
+package org.scholion.server.ledger;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.effect.Effect;
+import org.scholion.core.number.Fraction;
+import org.scholion.core.total.Outcome;
+
+/**
+ * What a change would do, before it is confirmed.
+ *
+ * @param marks how many marks move
+ * @param moves the students whose result moves, from what to what
+ */
+public record EffectView(int marks, int students, long up, long down, List<MoveView> moves) {
+
+    /**
+     * One student's result before and after.
+     *
+     * @param crosses what is crossed, in words: a band's name, "passes", "no longer passes"; empty when nothing
+     */
+    public record MoveView(
+            String student,
+            UUID section,
+            String scoreBefore,
+            String scoreAfter,
+            @Nullable String percentBefore,
+            @Nullable String percentAfter,
+            String crosses) {}
+
+    static EffectView of(int marks, Effect effect, Map<String, Attempt> byId, int digits) {
+        List<MoveView> moves = new ArrayList<>();
+        for (Effect.Move m : effect.moves()) {
+            Attempt attempt = java.util.Objects.requireNonNull(byId.get(m.student()));
+            moves.add(new MoveView(
+                    attempt.name(),
+                    attempt.section(),
+                    m.before().total().score().toExact(),
+                    m.after().total().score().toExact(),
+                    fixed(m.before().percent(), digits),
+                    fixed(m.after().percent(), digits),
+                    crosses(m)));
+        }
+        return new EffectView(marks, effect.students(), effect.up(), effect.down(), moves);
+    }
+
+    private static @Nullable String fixed(@Nullable Fraction percent, int digits) {
+        return percent == null ? null : percent.toFixed(digits);
+    }
+
+    private static String crosses(Effect.Move m) {
+        List<String> words = new ArrayList<>();
+        if (m.changesBand()) {
+            words.add(band(m.after()));
+        }
+        if (m.crossesPass()) {
+            words.add(Boolean.TRUE.equals(m.after().passed()) ? "passes" : "no longer passes");
+        }
+        return String.join(", ", words);
+    }
+
+    private static String band(Outcome outcome) {
+        return outcome.band() == null ? "no band" : outcome.band().label();
+    }
+}

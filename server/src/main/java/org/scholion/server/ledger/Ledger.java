@@ -1,0 +1,115 @@
+package org.scholion.server.ledger;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Timestamp;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.number.Fraction;
+import org.scholion.core.score.Mark;
+import org.scholion.core.score.State;
+import org.scholion.formats.assessment.ReasonJson;
+import org.scholion.server.platform.JsonColumn;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The ledger of marks: append only. The current mark of a response is its last one. */
+@Service
+public class Ledger {
+    private static final String FIELDS = " m.attempt_id, m.item, m.state, m.credit, m.reason, m.edition, m.person_id,"
+            + " m.reading, m.at, q.given || ' ' || q.family as person_name ";
+
+    private final JdbcClient db;
+    private final JdbcTemplate batch;
+
+    Ledger(JdbcClient db, JdbcTemplate batch) {
+        this.db = db;
+        this.batch = batch;
+    }
+
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void append(UUID school, List<LedgerMark> marks) {
+        List<Object[]> rows = marks.stream()
+                .map(m -> new @Nullable Object[] {
+                    school,
+                    m.attempt(),
+                    m.item(),
+                    m.mark().state().name(),
+                    m.mark().credit().toExact(),
+                    JsonColumn.of(ReasonJson.write(m.mark().reason())),
+                    m.edition(),
+                    m.person(),
+                    m.reading() == null ? null : JsonColumn.of(m.reading()),
+                    Timestamp.from(m.at())
+                })
+                .toList();
+        batch.batchUpdate(
+                "insert into mark (school_id, attempt_id, item, state, credit, reason, edition, person_id, reading, at)"
+                        + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                rows);
+    }
+
+    /** The current marks of an assessment's attempts, by attempt and item. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Map<String, LedgerMark>> current(UUID assessment) {
+        // The lateral join takes each attempt's last marks from the index instead of sorting the whole ledger.
+        return byAttempt(db.sql("select" + FIELDS + """
+                        from attempt x cross join lateral (
+                          select distinct on (item) * from mark where attempt_id = x.id order by item, seq desc) m
+                        left join person q on q.id = m.person_id where x.assessment_id = ?""")
+                .param(assessment)
+                .query((row, n) -> mark(row))
+                .list());
+    }
+
+    @Transactional(readOnly = true)
+    public Map<String, LedgerMark> currentOf(UUID attempt) {
+        return byAttempt(db.sql("select distinct on (m.item)" + FIELDS + """
+                        from mark m left join person q on q.id = m.person_id
+                        where m.attempt_id = ? order by m.item, m.seq desc""")
+                        .param(attempt)
+                        .query((row, n) -> mark(row))
+                        .list())
+                .getOrDefault(attempt, Map.of());
+    }
+
+    /** Every mark that a response ever had, the newest first. */
+    @Transactional(readOnly = true)
+    public List<LedgerMark> history(UUID attempt, String item) {
+        return db.sql("select" + FIELDS + """
+                        from mark m left join person q on q.id = m.person_id
+                        where m.attempt_id = ? and m.item = ? order by m.seq desc""")
+                .params(attempt, item)
+                .query((row, n) -> mark(row))
+                .list();
+    }
+
+    private static Map<UUID, Map<String, LedgerMark>> byAttempt(List<LedgerMark> marks) {
+        Map<UUID, Map<String, LedgerMark>> all = new HashMap<>();
+        marks.forEach(
+                m -> all.computeIfAbsent(m.attempt(), a -> new HashMap<>()).put(m.item(), m));
+        return all;
+    }
+
+    private static LedgerMark mark(ResultSet row) throws SQLException {
+        String reading = row.getString("reading");
+        return new LedgerMark(
+                row.getObject("attempt_id", UUID.class),
+                row.getString("item"),
+                new Mark(
+                        State.valueOf(row.getString("state")),
+                        Fraction.exactly(row.getString("credit")),
+                        ReasonJson.read(JsonColumn.read(row.getString("reason")))),
+                row.getInt("edition"),
+                row.getObject("person_id", UUID.class),
+                row.getString("person_name"),
+                reading == null ? null : JsonColumn.read(reading),
+                row.getTimestamp("at").toInstant());
+    }
+}

@@ -1,0 +1,51 @@
+package org.scholion.server.ledger;
+
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.item.Item;
+import org.scholion.core.reason.Words;
+import org.scholion.core.score.Mark;
+import org.scholion.core.score.State;
+
+/**
+ * A mark as the pages show it. Points are exact, such as {@code 1.5} or {@code 2/3}.
+ *
+ * @param by who decided: a rule of the key, a person's hand, or nobody yet
+ */
+public record MarkView(
+        String state,
+        String points,
+        String of,
+        By by,
+        String because,
+        @Nullable String who,
+        int edition,
+        Instant at) {
+
+    /** Who decided. */
+    public enum By {
+        RULE,
+        PERSON,
+        NOBODY
+    }
+
+    public static MarkView of(Item item, LedgerMark m) {
+        return new MarkView(
+                m.mark().state().word(),
+                m.mark().credit().times(item.points()).toExact(),
+                item.points().toExact(),
+                by(m.mark(), m.byPerson()),
+                Words.english(m.mark().reason()),
+                m.personName(),
+                m.edition(),
+                m.at());
+    }
+
+    private static By by(Mark mark, boolean person) {
+        if (mark.state() == State.SETTLE || mark.state() == State.READ) {
+            return By.NOBODY;
+        }
+        boolean decided = person || mark.rule().equals("ruling");
+        return decided ? By.PERSON : By.RULE;
+    }
+}

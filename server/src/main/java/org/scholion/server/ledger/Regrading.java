@@ -1,0 +1,188 @@
+package org.scholion.server.ledger;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.effect.Effect;
+import org.scholion.core.item.Item;
+import org.scholion.core.score.Mark;
+import org.scholion.core.total.Outcome;
+import org.scholion.server.key.Assessments;
+import org.scholion.server.key.Edition;
+import org.scholion.server.key.Editions;
+import org.scholion.server.platform.Events;
+import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Refused;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Scores the same answers under another edition. Preview and confirmation are the same computation; confirming writes
+ * the edition and appends the marks that moved. What a person decided about one attempt stays.
+ */
+@Service
+public class Regrading {
+    private final Attempts attempts;
+    private final Ledger ledger;
+    private final Standings standings;
+    private final Editions editions;
+    private final Assessments assessments;
+    private final Events events;
+    private final Clock clock;
+
+    Regrading(
+            Attempts attempts,
+            Ledger ledger,
+            Standings standings,
+            Editions editions,
+            Assessments assessments,
+            Events events,
+            Clock clock) {
+        this.attempts = attempts;
+        this.ledger = ledger;
+        this.standings = standings;
+        this.editions = editions;
+        this.assessments = assessments;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    /** A comparison of two editions over the same answers. */
+    private record Comparison(List<LedgerMark> moved, EffectView effect) {}
+
+    @Transactional(readOnly = true)
+    public EffectView preview(Edition candidate) {
+        return compare(candidate).effect();
+    }
+
+    /** Makes the candidate the latest edition and the marks follow it. */
+    @Transactional
+    public EffectView confirm(Me me, Edition candidate, String why, @Nullable Integer undoes) {
+        Comparison comparison = compare(candidate);
+        editions.add(me, candidate, why, undoes);
+        assessments.follow(candidate.assessmentId(), candidate.definition());
+        ledger.append(me.school(), comparison.moved());
+        standings.refresh(candidate.assessmentId());
+        events.say("assessment:" + candidate.assessmentId());
+        return comparison.effect();
+    }
+
+    /**
+     * Going back one step.
+     *
+     * @param candidate a new edition that says what the earlier one said
+     * @param to the number of the edition that it goes back to
+     */
+    public record Undo(Edition candidate, int to) {}
+
+    /** What undoing the latest edition would be; undoing again goes one step further back. */
+    @Transactional(readOnly = true)
+    public Undo undoing(UUID assessment) {
+        Edition latest = editions.require(assessment);
+        int back = editions.standsFor(assessment, latest.number()) - 1;
+        if (back < 1) {
+            throw Refused.conflict("nothing-to-undo", "There is no earlier edition to go back to.");
+        }
+        int to = editions.standsFor(assessment, back);
+        Edition earlier = editions.numbered(assessment, to);
+        return new Undo(Edition.compile(assessment, latest.number() + 1, earlier.definition(), earlier.rulings()), to);
+    }
+
+    /** The next edition with this definition; the rulings made so far stay. */
+    @Transactional(readOnly = true)
+    public Edition next(UUID assessment, JsonNode definition) {
+        Edition latest = editions.require(assessment);
+        return Edition.compile(assessment, latest.number() + 1, definition, latest.rulings());
+    }
+
+    private Comparison compare(Edition candidate) {
+        UUID assessment = candidate.assessmentId();
+        Edition latest = editions.require(assessment);
+        if (candidate.number() != latest.number() + 1) {
+            throw Refused.conflict(
+                    "changed-meanwhile",
+                    "The key has changed meanwhile. Look at the effect again; nothing was changed.");
+        }
+        List<Attempt> in = attempts.in(assessment, null);
+        Map<UUID, Map<String, LedgerMark>> current = ledger.current(assessment);
+        Map<UUID, Map<String, Mark>> before = Standings.plain(current);
+        List<LedgerMark> moved = moved(candidate, in, current);
+        Map<UUID, Map<String, Mark>> after = new HashMap<>();
+        before.forEach((attempt, marks) -> after.put(attempt, new HashMap<>(marks)));
+        moved.forEach(
+                m -> after.computeIfAbsent(m.attempt(), a -> new HashMap<>()).put(m.item(), m.mark()));
+        return new Comparison(moved, effect(latest, candidate, in, before, after, moved.size()));
+    }
+
+    private List<LedgerMark> moved(Edition candidate, List<Attempt> in, Map<UUID, Map<String, LedgerMark>> current) {
+        Map<UUID, Map<String, JsonNode>> responses = attempts.responses(candidate.assessmentId());
+        Instant now = clock.instant();
+        List<LedgerMark> moved = new ArrayList<>();
+        for (Attempt attempt : in) {
+            Map<String, JsonNode> said = responses.getOrDefault(attempt.id(), Map.of());
+            Map<String, LedgerMark> marks = current.getOrDefault(attempt.id(), Map.of());
+            for (Item item : candidate.items()) {
+                LedgerMark was = marks.get(item.id());
+                if (was != null && was.byPerson()) {
+                    continue;
+                }
+                Mark mark = candidate.scorer(item).score(Attempts.answer(candidate, item, said));
+                if (was == null || !mark.equals(was.mark())) {
+                    moved.add(new LedgerMark(attempt.id(), item.id(), mark, candidate.number(), null, null, null, now));
+                }
+            }
+        }
+        return moved;
+    }
+
+    private static EffectView effect(
+            Edition latest,
+            Edition candidate,
+            List<Attempt> in,
+            Map<UUID, Map<String, Mark>> before,
+            Map<UUID, Map<String, Mark>> after,
+            int marks) {
+        Map<String, Attempt> byId = new HashMap<>();
+        in.forEach(a -> byId.put(a.id().toString(), a));
+        Effect effect = Effect.between(
+                byName(Standings.outcomes(latest, in, before)), byName(Standings.outcomes(candidate, in, after)));
+        return EffectView.of(
+                marks, effect, byId, candidate.assessment().grading().percentDigits());
+    }
+
+    private static Map<String, Outcome> byName(Map<UUID, Outcome> outcomes) {
+        Map<String, Outcome> named = new LinkedHashMap<>();
+        outcomes.forEach((id, o) -> named.put(id.toString(), o));
+        return named;
+    }
+
+    /** What the mark of single attempts would do: a person's decisions, compared in the same way. */
+    @Transactional(readOnly = true)
+    public EffectView previewMarks(UUID assessment, List<LedgerMark> decisions) {
+        Edition edition = editions.require(assessment);
+        List<Attempt> in = attempts.in(assessment, null);
+        Map<UUID, Map<String, Mark>> before = Standings.plain(ledger.current(assessment));
+        Map<UUID, Map<String, Mark>> after = new HashMap<>();
+        before.forEach((attempt, marks) -> after.put(attempt, new HashMap<>(marks)));
+        decisions.forEach(
+                m -> after.computeIfAbsent(m.attempt(), a -> new HashMap<>()).put(m.item(), m.mark()));
+        return effect(edition, edition, in, before, after, decisions.size());
+    }
+
+    /** Appends a person's decisions about single attempts. */
+    @Transactional
+    public EffectView confirmMarks(Me me, UUID assessment, List<LedgerMark> decisions) {
+        EffectView effect = previewMarks(assessment, decisions);
+        ledger.append(me.school(), decisions);
+        standings.refresh(assessment);
+        events.say("assessment:" + assessment);
+        return effect;
+    }
+}

@@ -1,0 +1,68 @@
+package org.scholion.server.ledger;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.scholion.core.answer.Answer;
+import org.scholion.core.item.Item;
+import org.scholion.core.score.Mark;
+import org.scholion.server.key.Edition;
+import org.scholion.server.key.Editions;
+import org.scholion.server.platform.Events;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+
+/** Takes an attempt in: its responses are kept, the rules of the latest edition score them, its standing follows. */
+@Service
+public class Scoring {
+    private final Attempts attempts;
+    private final Ledger ledger;
+    private final Standings standings;
+    private final Editions editions;
+    private final Events events;
+    private final Clock clock;
+
+    Scoring(Attempts attempts, Ledger ledger, Standings standings, Editions editions, Events events, Clock clock) {
+        this.attempts = attempts;
+        this.ledger = ledger;
+        this.standings = standings;
+        this.editions = editions;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void handIn(Attempt attempt, Map<String, JsonNode> answers) {
+        handInOnly(attempt, answers, clock.instant());
+        finish(attempt);
+    }
+
+    /** Keeps and scores without bringing the standings up to date: for many attempts at once, before {@link #finish}. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void handInOnly(Attempt attempt, Map<String, JsonNode> answers, Instant at) {
+        if (attempts.handIn(attempt, answers, at)) {
+            Edition edition = editions.require(attempt.assessment());
+            ledger.append(attempt.school(), marks(edition, attempt, answers, at));
+        }
+    }
+
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void finish(Attempt attempt) {
+        standings.refresh(attempt.assessment());
+        events.say("assessment:" + attempt.assessment());
+    }
+
+    private static List<LedgerMark> marks(Edition edition, Attempt attempt, Map<String, JsonNode> answers, Instant at) {
+        List<LedgerMark> marks = new ArrayList<>();
+        for (Item item : edition.items()) {
+            Answer answer = Attempts.answer(edition, item, answers);
+            Mark mark = edition.scorer(item).score(answer);
+            marks.add(new LedgerMark(attempt.id(), item.id(), mark, edition.number(), null, null, null, at));
+        }
+        return marks;
+    }
+}
