@@ -129,11 +129,13 @@ public class Sittings {
     }
 
     private void requireSection(UUID assessment, UUID section) {
-        db.sql("select 1 from section s join assessment a on a.course_id = s.course_id where s.id = ? and a.id = ?")
-                .params(section, assessment)
-                .query(Integer.class)
-                .optional()
-                .orElseThrow(() -> Refused.invalid("section", "this section is not of the assessment's course"));
+        boolean there =
+                db.sql("""
+                        select count(*) from section s join assessment a on a.course_id = s.course_id
+                        where s.id = ? and a.id = ?""").params(section, assessment).query(Integer.class).single() > 0;
+        if (!there) {
+            throw Refused.invalid("section", "this section is not of the assessment's course");
+        }
     }
 
     /** Adds minutes until it closes, and to the time limit where there is one. */

@@ -1,0 +1,52 @@
+package org.scholion.core.score;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.scholion.core.item.TextItem;
+import org.scholion.core.text.Normaliser;
+import org.scholion.core.text.Slips;
+import org.scholion.core.text.WordRuns;
+
+/**
+ * What a doubt is like: the listed text that it holds, or the nearest one. A help for deciding, never a decision.
+ *
+ * @param holds whether the answer holds the listed text's words, in that order
+ * @param distance typing slips between the two
+ */
+public record Likeness(String listed, boolean accepted, boolean holds, int distance) {
+    private static final int FAR = 5;
+
+    /** The best likeness of an answer to the item's listed texts; empty when nothing is near. */
+    public static Optional<Likeness> of(TextItem item, String answer) {
+        Normaliser normaliser = TextScorer.normaliser(item, item.ignore());
+        String said = normaliser.apply(answer);
+        Likeness best = null;
+        for (Listed listed : listed(item)) {
+            Likeness one = compare(normaliser, said, listed);
+            best = best == null || one.rank() < best.rank() ? one : best;
+        }
+        return Optional.ofNullable(best).filter(l -> l.holds || l.distance < FAR && l.distance * 2 < said.length());
+    }
+
+    private record Listed(String text, boolean accepted) {}
+
+    private static List<Listed> listed(TextItem item) {
+        List<Listed> all = new ArrayList<>();
+        item.accept().stream()
+                .filter(TextItem.SameText.class::isInstance)
+                .forEach(a -> all.add(new Listed(a.shown(), true)));
+        item.reject().forEach(r -> all.add(new Listed(r.text(), false)));
+        return all;
+    }
+
+    private static Likeness compare(Normaliser normaliser, String said, Listed listed) {
+        String text = normaliser.apply(listed.text());
+        boolean holds = WordRuns.hold(WordRuns.of(said), WordRuns.of(text));
+        return new Likeness(listed.text(), listed.accepted(), holds, Slips.between(said, text, FAR));
+    }
+
+    private int rank() {
+        return holds ? distance - 100 : distance;
+    }
+}

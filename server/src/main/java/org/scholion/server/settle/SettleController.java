@@ -1,0 +1,56 @@
+package org.scholion.server.settle;
+
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.server.access.Access;
+import org.scholion.server.ledger.EffectView;
+import org.scholion.server.platform.Me;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/assessments/{assessment}/doubts")
+class SettleController {
+    private final Doubts doubts;
+    private final Settling settling;
+    private final Access access;
+
+    SettleController(Doubts doubts, Settling settling, Access access) {
+        this.doubts = doubts;
+        this.settling = settling;
+        this.access = access;
+    }
+
+    @GetMapping
+    Doubts.DoubtsView doubts(
+            @AuthenticationPrincipal Me me,
+            @PathVariable UUID assessment,
+            @RequestParam(required = false) @Nullable UUID section) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        return doubts.of(assessment, section);
+    }
+
+    @PostMapping("/preview")
+    EffectView preview(
+            @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody Settling.Decision decision) {
+        return settling.preview(me, assessment, decision);
+    }
+
+    @PostMapping
+    EffectView settle(
+            @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody Settling.Decision decision) {
+        return settling.settle(me, assessment, decision);
+    }
+
+    @PostMapping("/take-back")
+    EffectView takeBack(
+            @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody Settling.Decision decision) {
+        return settling.takeBack(me, assessment, decision);
+    }
+}
