@@ -1,6 +1,6 @@
 package org.scholion.server;
 
-import java.time.Clock;
+import org.scholion.server.platform.SchoolClock;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
@@ -13,7 +13,7 @@ public class ScholionApplication {
     }
 
     @Bean
-    Clock clock() {
-        return Clock.systemUTC();
+    SchoolClock clock() {
+        return new SchoolClock();
     }
 }

@@ -180,9 +180,15 @@ public class Regrading {
     @Transactional
     public EffectView confirmMarks(Me me, UUID assessment, List<LedgerMark> decisions) {
         EffectView effect = previewMarks(assessment, decisions);
+        append(me, assessment, decisions);
+        return effect;
+    }
+
+    /** Appends decisions whose effect nobody has asked to see. */
+    @Transactional
+    public void append(Me me, UUID assessment, List<LedgerMark> decisions) {
         ledger.append(me.school(), decisions);
         standings.refresh(assessment);
         events.say("assessment:" + assessment);
-        return effect;
     }
 }

@@ -107,6 +107,7 @@ public class Readings {
         Map<UUID, Map<String, LedgerMark>> current = ledger.current(assessment);
         List<OpenQuestion> questions = new ArrayList<>();
         List<ReadAnswer> shown = new ArrayList<>();
+        String shownItem = null;
         OpenItem wanted =
                 open.stream().filter(o -> o.id().equals(item)).findFirst().orElse(null);
         for (OpenItem one : open) {
@@ -116,10 +117,10 @@ public class Readings {
             // Without a choice the first question with something unread is shown.
             if (wanted == null ? shown.isEmpty() || unread > 0 && allRead(shown) : one == wanted) {
                 shown = answers;
-                item = one.id();
+                shownItem = one.id();
             }
         }
-        return new ReadView(questions, item, shown);
+        return new ReadView(questions, shownItem, shown);
     }
 
     private static boolean allRead(List<ReadAnswer> answers) {
@@ -216,7 +217,7 @@ public class Readings {
                 me.name(),
                 JsonColumn.node(kept(change)),
                 clock.instant());
-        regrading.confirmMarks(me, attempt.assessment(), List.of(mark));
+        regrading.append(me, attempt.assessment(), List.of(mark));
         return view(item, attempt, answer(edition, item, attemptId), mark, names);
     }
 
@@ -267,7 +268,7 @@ public class Readings {
                 before.personName(),
                 before.reading(),
                 clock.instant());
-        regrading.confirmMarks(me, attempt.assessment(), List.of(again));
+        regrading.append(me, attempt.assessment(), List.of(again));
         return view(item, attempt, answer(edition, item, attemptId), again, names);
     }
 

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
-import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.TextItem;
 import org.scholion.core.reason.Words;
@@ -21,6 +20,7 @@ import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;
 import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.LedgerMark;
+import org.scholion.server.ledger.Shown;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -154,22 +154,10 @@ class Doubts {
                 : null;
         return new DoubtGroup(
                 form,
-                shown(item, first.answer()),
+                Shown.of(item, first.answer()),
                 waiting.stream().map(w -> w.attempt().name()).toList(),
                 Words.english(first.mark().mark().reason()),
                 like == null ? "nothing near" : (like.holds() ? "holds" : "near") + " “" + like.listed() + "”",
                 like != null && like.holds() ? like.listed() : null);
-    }
-
-    /** An answer as a person reads it: chosen options by their text. */
-    static String shown(Item item, Answer answer) {
-        if (item instanceof ChoiceItem choice && answer instanceof Answer.Chosen chosen) {
-            List<String> texts = choice.options().stream()
-                    .filter(o -> chosen.options().contains(o.id()))
-                    .map(o -> o.text().isBlank() ? o.id() : o.text())
-                    .toList();
-            return String.join(" + ", texts);
-        }
-        return answer.shown();
     }
 }

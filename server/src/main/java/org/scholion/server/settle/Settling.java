@@ -17,6 +17,7 @@ import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.EffectView;
 import org.scholion.server.ledger.LedgerMark;
 import org.scholion.server.ledger.Regrading;
+import org.scholion.server.ledger.Shown;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.stereotype.Service;
@@ -68,6 +69,17 @@ public class Settling {
             @Nullable String phrase,
             @Nullable String note,
             @Nullable UUID section) {}
+
+    /** A group of equal answers that waits. */
+    public record Open(String item, String form) {}
+
+    /** Every group that waits, in the order of the paper. */
+    @Transactional(readOnly = true)
+    public List<Open> open(UUID assessment) {
+        return doubts.of(assessment, null).questions().stream()
+                .flatMap(q -> q.groups().stream().map(g -> new Open(q.item(), g.form())))
+                .toList();
+    }
 
     @Transactional(readOnly = true)
     public EffectView preview(Me me, UUID assessment, Decision decision) {
@@ -174,7 +186,7 @@ public class Settling {
         Item item = item(edition, decision);
         return doubts.waiting(edition, item, decision.form(), null).stream()
                 .findFirst()
-                .map(w -> Doubts.shown(item, w.answer()).strip())
+                .map(w -> Shown.of(item, w.answer()).strip())
                 .orElseThrow(() -> Refused.conflict("no-such-answer", "Nobody has given this answer any more."));
     }
 

@@ -1,0 +1,294 @@
+package org.scholion.server.demo;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.answer.Answer;
+import org.scholion.server.collect.Sittings;
+import org.scholion.server.collect.Taking;
+import org.scholion.server.demo.DemoSchool.School;
+import org.scholion.server.key.Edition;
+import org.scholion.server.key.Editions;
+import org.scholion.server.platform.Me;
+import org.scholion.server.platform.SchoolClock;
+import org.scholion.server.read.Readings;
+import org.scholion.server.settle.Settling;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.JsonNode;
+
+/** Fills an empty database with the made-up school, once: every stop of the line has work waiting. */
+@Component
+@ConditionalOnProperty("scholion.demo")
+class Demo implements ApplicationRunner {
+    private static final Logger LOG = LoggerFactory.getLogger(Demo.class);
+    private static final long SEED = 20_261_125;
+
+    private final DemoSchool house;
+    private final Sittings sittings;
+    private final Taking taking;
+    private final Settling settling;
+    private final Readings readings;
+    private final DemoHandBack handBack;
+    private final Editions editions;
+    private final SchoolClock clock;
+    private final TransactionTemplate transaction;
+    private final JdbcClient db;
+    private final Random random = new Random(SEED);
+    private final Map<UUID, Double> abilities = new HashMap<>();
+    private final JsonNode how = DemoSchool.read("answers");
+
+    Demo(
+            DemoSchool house,
+            Sittings sittings,
+            Taking taking,
+            Settling settling,
+            Readings readings,
+            DemoHandBack handBack,
+            Editions editions,
+            SchoolClock clock,
+            TransactionTemplate transaction,
+            JdbcClient db) {
+        this.house = house;
+        this.sittings = sittings;
+        this.taking = taking;
+        this.settling = settling;
+        this.readings = readings;
+        this.handBack = handBack;
+        this.editions = editions;
+        this.clock = clock;
+        this.transaction = transaction;
+        this.db = db;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        if (house.isThere()) {
+            return;
+        }
+        Instant began = Clock.systemUTC().instant();
+        // All or nothing: a demo that was cut off half way is made again at the next start.
+        transaction.executeWithoutResult(t -> live());
+        LOG.info(
+                "the demo school is ready after {} ms",
+                Duration.between(began, Instant.now()).toMillis());
+    }
+
+    private void live() {
+        Instant now = clock.instant().truncatedTo(ChronoUnit.MINUTES);
+        School[] made = new School[1];
+        clock.at(now.minus(Duration.ofDays(30)), () -> made[0] = house.found());
+        School school = made[0];
+        chartwork(school, now.minus(Duration.ofDays(8)), now);
+        buoyage(school, now.minus(Duration.ofDays(3)));
+        lights(school, now.minus(Duration.ofDays(4)));
+        ropework(school, now.minus(Duration.ofDays(2)));
+        tides(school, now.minus(Duration.ofHours(26)));
+        planning(school, now);
+        weather(school, now);
+        clock.at(now.minus(Duration.ofHours(5)), () -> house.write(school, "evening"));
+        clock.at(now.minus(Duration.ofHours(3)), () -> house.write(school, "collision"));
+    }
+
+    /** Handed back; some have looked, two have asked. */
+    private void chartwork(School school, Instant at, Instant now) {
+        UUID id = given(school, "chartwork", at, Duration.ofHours(1), "A");
+        sit(school, id, "chartwork", "A", at, 26);
+        handBack.chartwork(school.aud(), id, school.section("A"), at.plus(Duration.ofDays(2)), now);
+    }
+
+    /** Everything decided, ready to hand back. */
+    private void buoyage(School school, Instant at) {
+        UUID id = given(school, "buoyage", at, Duration.ofHours(1), "A", "B");
+        sit(school, id, "buoyage", "A", at, 25);
+        sit(school, id, "buoyage", "B", at, 27);
+    }
+
+    /** Everything decided, and one question whose key is wrong. */
+    private void lights(School school, Instant at) {
+        UUID id = given(school, "lights", at, Duration.ofHours(1), "A");
+        sit(school, id, "lights", "A", at, 26);
+        settleAll(school, id, at.plus(Duration.ofHours(3)));
+    }
+
+    /** Half read. */
+    private void ropework(School school, Instant at) {
+        UUID id = given(school, "ropework", at, Duration.ofHours(1), "C");
+        sit(school, id, "ropework", "C", at, 24);
+        settleAll(school, id, at.plus(Duration.ofHours(2)));
+        readSome(school, id, "ropework", "C", at.plus(Duration.ofHours(4)), 17);
+    }
+
+    /** Doubts to settle and answers to read; section A is a day ahead. */
+    private void tides(School school, Instant at) {
+        UUID id = given(school, "tides", at, Duration.ofHours(1), "A", "B");
+        sit(school, id, "tides", "A", at, 24);
+        sit(school, id, "tides", "B", at, 27);
+        clock.at(at.plus(Duration.ofHours(4)), () -> settle(school, id, "q3", "the bowline hitch", "1"));
+        readSome(school, id, "tides", "A", at.plus(Duration.ofHours(5)), 99);
+        readSome(school, id, "tides", "B", at.plus(Duration.ofHours(6)), 13);
+    }
+
+    /** Being taken now. */
+    private void planning(School school, Instant now) {
+        Instant at = now.minus(Duration.ofMinutes(48));
+        UUID id = given(school, "planning", at, Duration.ofMinutes(48 + 95), "A");
+        sit(school, id, "planning", "A", at, 19);
+        List<Me> rest = school.studentsOf("A").subList(19, 24);
+        for (int i = 0; i < rest.size(); i++) {
+            Me student = rest.get(i);
+            int answered = 2 + i;
+            // The second of them has not moved for a while.
+            Instant start = i == 1 ? at.plusSeconds(240) : now.minus(Duration.ofMinutes(14L + 3 * i));
+            work(student, id, "planning", start, answered, i == 1 ? 70 : 150);
+        }
+    }
+
+    /** Open for days, no hurry. */
+    private void weather(School school, Instant now) {
+        Instant at = now.minus(Duration.ofHours(20));
+        UUID id = given(school, "weather", at, Duration.ofDays(3), "C");
+        sit(school, id, "weather", "C", at, 8);
+    }
+
+    private UUID given(School school, String name, Instant at, Duration open, String... sections) {
+        UUID[] id = new UUID[1];
+        clock.at(at.minus(Duration.ofHours(20)), () -> {
+            id[0] = house.write(school, name);
+            for (String section : sections) {
+                sittings.giveOut(
+                        school.aud(), id[0], new Sittings.GiveOut(school.section(section), at, at.plus(open), null));
+            }
+        });
+        return id[0];
+    }
+
+    /** So many students of the section sit and hand in. */
+    private void sit(School school, UUID assessment, String name, String section, Instant at, int howMany) {
+        List<Me> students = school.studentsOf(section);
+        for (int i = 0; i < howMany; i++) {
+            int seconds = 20 + random.nextInt(500);
+            Instant end = work(students.get(i), assessment, name, at.plusSeconds(seconds), 99, 40 + random.nextInt(80));
+            Me student = students.get(i);
+            clock.at(end.plusSeconds(20), () -> taking.handIn(student, attempt(student, assessment)));
+        }
+    }
+
+    /** A student begins and answers so many items, one every so many seconds; returns when the last was saved. */
+    private Instant work(Me student, UUID assessment, String name, Instant from, int most, int pace) {
+        double ability = abilities.computeIfAbsent(student.id(), s -> random.nextGaussian() * 0.9 + 0.3);
+        Map<String, Object> said = new DemoAnswers(DemoSchool.read(name), how.get(name), random).of(ability);
+        Instant[] at = {from};
+        clock.at(from, () -> taking.begin(student, sitting(student, assessment)));
+        UUID attempt = attempt(student, assessment);
+        int n = 0;
+        for (Map.Entry<String, Object> answer : said.entrySet()) {
+            if (n++ == most) {
+                break;
+            }
+            at[0] = at[0].plusSeconds(pace / 2 + random.nextInt(Math.max(1, pace)));
+            clock.at(at[0], () -> taking.answer(student, attempt, answer.getKey(), answer.getValue(), false));
+        }
+        return at[0];
+    }
+
+    private UUID sitting(Me student, UUID assessment) {
+        return db.sql("""
+                        select s.id from sitting s join enrolment e on e.section_id = s.section_id
+                        where s.assessment_id = ? and e.student_id = ?""").params(assessment, student.id()).query(UUID.class).single();
+    }
+
+    private UUID attempt(Me student, UUID assessment) {
+        return db.sql("select id from attempt where assessment_id = ? and student_id = ?")
+                .params(assessment, student.id())
+                .query(UUID.class)
+                .single();
+    }
+
+    private void settle(School school, UUID assessment, String item, String answer, String credit) {
+        Edition edition = editions.require(assessment);
+        String form =
+                edition.scorer(edition.assessment().item(item).orElseThrow()).form(new Answer.Typed(answer));
+        if (settling.open(assessment).contains(new Settling.Open(item, form))) {
+            settling.settle(
+                    school.aud(),
+                    assessment,
+                    new Settling.Decision(item, form, credit, Settling.Reach.EXACT, null, null, null));
+        }
+    }
+
+    /** Decides about every doubt that is left: none of these answers counts. */
+    private void settleAll(School school, UUID assessment, Instant at) {
+        List<Settling.Open> open = new ArrayList<>(settling.open(assessment));
+        for (int i = 0; i < open.size(); i++) {
+            Settling.Open one = open.get(i);
+            clock.at(
+                    at.plusSeconds(20L * i),
+                    () -> settling.settle(
+                            school.aud(),
+                            assessment,
+                            new Settling.Decision(
+                                    one.item(), one.form(), "0", Settling.Reach.EXACT, null, null, null)));
+        }
+    }
+
+    /** A reader goes through a section's answers until so many are read, in the order in which they are shown. */
+    private void readSome(School school, UUID assessment, String name, String section, Instant at, int most) {
+        int[] read = {0};
+        for (String item : openItems(name)) {
+            for (Readings.ReadAnswer answer : readings.of(
+                            school.aud(), assessment, school.section(section), item, false)
+                    .answers()) {
+                JsonNode text = text(name, item, answer.text());
+                if (read[0] < most && text != null) {
+                    read[0]++;
+                    Instant then = at.plusSeconds(75L * read[0] + random.nextInt(40));
+                    clock.at(then, () -> save(school, answer.attempt(), item, text));
+                }
+            }
+        }
+    }
+
+    private void save(School school, UUID attempt, String item, JsonNode text) {
+        Map<String, String> levels = new HashMap<>();
+        JsonNode chosen = text.get("levels");
+        chosen.propertyNames().forEach(c -> levels.put(c, chosen.get(c).stringValue()));
+        readings.save(
+                school.aud(),
+                attempt,
+                item,
+                new Readings.ReadingChange(levels, null, text.get("comment").stringValue(), "", false),
+                false);
+    }
+
+    private List<String> openItems(String name) {
+        List<String> ids = new ArrayList<>();
+        how.get(name).propertyNames().stream()
+                .filter(i -> how.get(name).get(i).has("texts"))
+                .forEach(ids::add);
+        return ids;
+    }
+
+    private @Nullable JsonNode text(String name, String item, String written) {
+        for (JsonNode text : how.get(name).get(item).get("texts")) {
+            if (text.get("text").stringValue().equals(written)) {
+                return text;
+            }
+        }
+        return null;
+    }
+}

@@ -1,0 +1,94 @@
+package org.scholion.server.demo;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.scholion.server.handback.HandingBack;
+import org.scholion.server.handback.ResultPage;
+import org.scholion.server.handback.Sees;
+import org.scholion.server.handback.StudentResults;
+import org.scholion.server.platform.Me;
+import org.scholion.server.platform.SchoolClock;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** Chartwork check 4 is handed back, most students have looked, and two have asked about a mark. */
+@Component
+class DemoHandBack {
+    private static final List<ResultPage.Message> MESSAGES = List.of(
+            new ResultPage.Message("85", "Well done. Ask me for the harder sheet."),
+            new ResultPage.Message("70", "You have this now. Keep your chart tidy."),
+            new ResultPage.Message("60", "Nearly. Look at variation and deviation before Friday."),
+            new ResultPage.Message("0", "Come and see me: we look at it together."));
+
+    private final HandingBack handingBack;
+    private final StudentResults results;
+    private final SchoolClock clock;
+    private final JdbcClient db;
+
+    DemoHandBack(HandingBack handingBack, StudentResults results, SchoolClock clock, JdbcClient db) {
+        this.handingBack = handingBack;
+        this.results = results;
+        this.clock = clock;
+        this.db = db;
+    }
+
+    void chartwork(Me teacher, UUID assessment, UUID section, Instant at, Instant now) {
+        clock.at(at, () -> {
+            List<UUID> ready = handingBack.of(teacher, assessment, section).students().stream()
+                    .filter(HandingBack.HandBackLine::ready)
+                    .map(HandingBack.HandBackLine::attempt)
+                    .toList();
+            Sees sees = new Sees(true, true, true, true, false);
+            handingBack.handBack(teacher, assessment, new HandingBack.HandBack(ready, sees, MESSAGES));
+        });
+        List<Me> students = students(assessment);
+        for (int i = 0; i < students.size(); i++) {
+            Me student = students.get(i);
+            if (i % 6 != 5) {
+                clock.at(at.plus(Duration.ofMinutes(30L + 17L * i)), () -> look(student));
+            }
+        }
+        ask(
+                students,
+                "Haddix",
+                "q7",
+                "The chart says 2016, and I took ten years times 8. Is it rounded to one decimal first?",
+                now.minus(Duration.ofHours(46)));
+        ask(
+                students,
+                "Kessler",
+                "q5",
+                "I wrote what our book calls it. Does the name matter if I know what it is?",
+                now.minus(Duration.ofHours(9)));
+    }
+
+    private List<Me> students(UUID assessment) {
+        return db.sql("""
+                        select distinct p.id, p.school_id, p.given, p.family from result r
+                        join attempt x on x.id = r.attempt_id join person p on p.id = x.student_id
+                        where x.assessment_id = ? order by p.family, p.given""")
+                .param(assessment)
+                .query((row, n) -> new Me(
+                        row.getObject(1, UUID.class),
+                        row.getObject(2, UUID.class),
+                        Me.Role.STUDENT,
+                        row.getString(3),
+                        row.getString(4)))
+                .list();
+    }
+
+    private UUID look(Me student) {
+        UUID result = results.list(student).get(0).id();
+        results.see(student, result);
+        return result;
+    }
+
+    private void ask(List<Me> students, String family, String item, String words, Instant at) {
+        students.stream()
+                .filter(s -> s.family().equals(family))
+                .findFirst()
+                .ifPresent(s -> clock.at(at, () -> results.ask(s, look(s), new StudentResults.Question(item, words))));
+    }
+}

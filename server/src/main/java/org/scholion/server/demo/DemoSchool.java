@@ -1,0 +1,144 @@
+package org.scholion.server.demo;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.scholion.formats.json.Json;
+import org.scholion.server.course.Courses;
+import org.scholion.server.course.Rosters;
+import org.scholion.server.key.Assessments;
+import org.scholion.server.person.People;
+import org.scholion.server.platform.Ids;
+import org.scholion.server.platform.JsonColumn;
+import org.scholion.server.platform.Me;
+import org.scholion.server.standard.Frameworks;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+
+/** Saltmarsh Harbour School: its people, frameworks, course and sections. */
+@Component
+class DemoSchool {
+    static final String PASSWORD = "saltmarsh";
+
+    private final People people;
+    private final Courses courses;
+    private final Rosters rosters;
+    private final Frameworks frameworks;
+    private final Assessments assessments;
+    private final PasswordEncoder passwords;
+    private final JdbcClient db;
+    private final Ids ids;
+
+    DemoSchool(
+            People people,
+            Courses courses,
+            Rosters rosters,
+            Frameworks frameworks,
+            Assessments assessments,
+            PasswordEncoder passwords,
+            JdbcClient db,
+            Ids ids) {
+        this.people = people;
+        this.courses = courses;
+        this.rosters = rosters;
+        this.frameworks = frameworks;
+        this.assessments = assessments;
+        this.passwords = passwords;
+        this.db = db;
+        this.ids = ids;
+    }
+
+    /** The school as the rest of the demo needs it. */
+    record School(Me aud, Me halvard, UUID course, Map<String, UUID> sections, Map<String, List<Me>> students) {
+        UUID section(String letter) {
+            return java.util.Objects.requireNonNull(sections.get("Section " + letter));
+        }
+
+        List<Me> studentsOf(String letter) {
+            return java.util.Objects.requireNonNull(students.get("Section " + letter));
+        }
+    }
+
+    boolean isThere() {
+        return db.sql("select count(*) from school").query(Integer.class).single() > 0;
+    }
+
+    School found() {
+        UUID school = ids.next();
+        db.sql("insert into school (id, name, zone) values (?, 'Saltmarsh Harbour School', 'Europe/London')")
+                .param(school)
+                .update();
+        // One hash for everybody: the demo's password is no secret, and a hash takes a while.
+        String hash = java.util.Objects.requireNonNull(passwords.encode(PASSWORD));
+        Me aud = teacher(school, "Aud", "Meller", hash);
+        Me halvard = teacher(school, "Halvard", "Quist", hash);
+        Me ines = teacher(school, "Ines", "Calder", hash);
+        people.add(
+                school,
+                new People.NewPerson(
+                        Me.Role.ADMIN, "Berit", "Straum", null, "berit.straum@saltmarsh.example", "berit.straum"),
+                hash);
+        frameworks.add(school, read("framework-1"));
+        UUID framework = frameworks.add(school, read("framework-2"));
+        UUID course = courses.add(school, "Coastal Navigation", framework, List.of(aud.id(), halvard.id(), ines.id()));
+        Map<String, UUID> sections = new HashMap<>();
+        sections.put("Section A", courses.section(course, "Section A", aud.id()));
+        sections.put("Section B", courses.section(course, "Section B", aud.id()));
+        sections.put("Section C", courses.section(course, "Section C", ines.id()));
+        rosters.take(aud, course, resource("roster.csv").getBytes(StandardCharsets.UTF_8));
+        signInNames(school, hash);
+        return new School(aud, halvard, course, sections, students(school, course));
+    }
+
+    private Me teacher(UUID school, String given, String family, String hash) {
+        String username = given.toLowerCase(java.util.Locale.ROOT) + "." + family.toLowerCase(java.util.Locale.ROOT);
+        String email = given.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + "."
+                + family.toLowerCase(java.util.Locale.ROOT) + "@saltmarsh.example";
+        return people.add(school, new People.NewPerson(Me.Role.TEACHER, given, family, null, email, username), hash);
+    }
+
+    /** Gives the students of the roster their names and the demo's password to sign in with. */
+    private void signInNames(UUID school, String hash) {
+        db.sql(
+                        "update person set username = split_part(email, '@', 1), password = ? where school_id = ? and role = 'STUDENT'")
+                .params(hash, school)
+                .update();
+    }
+
+    private Map<String, List<Me>> students(UUID school, UUID course) {
+        Map<String, List<Me>> bySection = new HashMap<>();
+        courses.known(course)
+                .forEach(k -> bySection
+                        .computeIfAbsent(k.section(), s -> new java.util.ArrayList<>())
+                        .add(new Me(UUID.fromString(k.id()), school, Me.Role.STUDENT, k.given(), k.family())));
+        return bySection;
+    }
+
+    /** Writes an assessment as a teacher would: created, then saved. */
+    UUID write(School school, String name) {
+        JsonNode definition = read(name);
+        UUID id = assessments.create(
+                school.aud(), school.course(), definition.get("title").stringValue());
+        assessments.save(school.aud(), id, JsonColumn.plain(definition), 0);
+        return id;
+    }
+
+    static JsonNode read(String name) {
+        return Json.read(resource(name + ".json"));
+    }
+
+    private static String resource(String name) {
+        try {
+            return new ClassPathResource("demo/" + name).getContentAsString(StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

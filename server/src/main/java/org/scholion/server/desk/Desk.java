@@ -1,0 +1,250 @@
+package org.scholion.server.desk;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.server.access.Access;
+import org.scholion.server.examine.Examination;
+import org.scholion.server.handback.Queries;
+import org.scholion.server.key.Assessments;
+import org.scholion.server.platform.Me;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The teacher's home: the piles that wait, what is being taken now, what is coming up. True at every moment. */
+@Service
+class Desk {
+    private final LineCounts counts;
+    private final Queries queries;
+    private final Examination examination;
+    private final Assessments assessments;
+    private final Access access;
+    private final JdbcClient db;
+    private final Clock clock;
+
+    Desk(
+            LineCounts counts,
+            Queries queries,
+            Examination examination,
+            Assessments assessments,
+            Access access,
+            JdbcClient db,
+            Clock clock) {
+        this.counts = counts;
+        this.queries = queries;
+        this.examination = examination;
+        this.assessments = assessments;
+        this.access = access;
+        this.db = db;
+        this.clock = clock;
+    }
+
+    /** What kind of work a pile is. */
+    enum Work {
+        READ,
+        SETTLE,
+        QUERIES,
+        HAND_BACK
+    }
+
+    /**
+     * A pile that waits.
+     *
+     * @param seconds how long it takes at this teacher's pace; null where too little is known
+     */
+    record Pile(
+            Work work,
+            int count,
+            UUID assessment,
+            String title,
+            @Nullable UUID section,
+            @Nullable String sectionName,
+            @Nullable Instant since,
+            @Nullable Long seconds) {}
+
+    record BeingTaken(
+            UUID assessment,
+            String title,
+            @Nullable UUID section,
+            @Nullable String sectionName,
+            @Nullable Instant closes,
+            int in,
+            int working,
+            int expected) {}
+
+    record Coming(UUID assessment, String title, @Nullable String sectionName, Instant at, boolean opens) {}
+
+    record Looked(UUID assessment, String title, int seen, int handedBack) {}
+
+    record DeskView(
+            List<Pile> piles,
+            List<BeingTaken> beingTaken,
+            List<Coming> coming,
+            List<Queries.QueryView> queries,
+            List<Looked> looked) {}
+
+    record SectionOfLine(UUID id, String name, boolean given) {}
+
+    record AssessmentHeader(
+            UUID id, String title, UUID course, String courseTitle, List<SectionOfLine> sections, Line line) {}
+
+    record AssessmentLine(UUID id, String title, List<String> sections, Line line) {}
+
+    @Transactional(readOnly = true)
+    DeskView of(Me me) {
+        List<LineCounts.SectionCounts> all = counts.of(me.id(), null, null);
+        List<Queries.QueryView> open =
+                queries.list(me).stream().filter(q -> q.repliedAt() == null).toList();
+        Instant now = clock.instant();
+        return new DeskView(piles(me, all, open), beingTaken(all, now), coming(all, now), open, looked(me));
+    }
+
+    private List<Pile> piles(Me me, List<LineCounts.SectionCounts> all, List<Queries.QueryView> open) {
+        List<Pile> piles = new ArrayList<>();
+        Long reading = pace(me, "m.reading is not null");
+        for (LineCounts.SectionCounts c : all) {
+            if (c.unread() > 0) {
+                piles.add(
+                        pile(Work.READ, c.unread(), c, c.unreadSince(), reading == null ? null : reading * c.unread()));
+            }
+            if (c.doubts() > 0) {
+                piles.add(pile(Work.SETTLE, c.doubts(), c, c.doubtsSince(), null));
+            }
+            boolean over = c.working() == 0 && c.closes() != null && !c.closes().isAfter(clock.instant());
+            if (c.ready() > 0 && over && c.unread() == 0 && c.doubts() == 0) {
+                piles.add(pile(Work.HAND_BACK, c.ready(), c, null, null));
+            }
+        }
+        Map<UUID, List<Queries.QueryView>> byAssessment = new LinkedHashMap<>();
+        open.forEach(q -> byAssessment
+                .computeIfAbsent(q.assessment(), a -> new ArrayList<>())
+                .add(q));
+        byAssessment.forEach((assessment, asked) -> piles.add(new Pile(
+                Work.QUERIES,
+                asked.size(),
+                assessment,
+                asked.get(0).title(),
+                null,
+                asked.get(0).section(),
+                asked.get(0).askedAt(),
+                null)));
+        piles.sort(Comparator.comparing(Pile::since, Comparator.nullsLast(Comparator.naturalOrder()))
+                .thenComparing(p -> -p.count()));
+        return piles;
+    }
+
+    private static Pile pile(
+            Work work, int count, LineCounts.SectionCounts c, @Nullable Instant since, @Nullable Long seconds) {
+        return new Pile(work, count, c.assessment(), c.title(), c.section(), c.sectionName(), since, seconds);
+    }
+
+    /** The median gap in seconds between this teacher's marks of a kind; gaps over ten minutes are pauses. */
+    private @Nullable Long pace(Me me, String kind) {
+        return db.sql("""
+                        select percentile_cont(0.5) within group (order by gap) from (
+                          select extract(epoch from m.at - lag(m.at) over (order by m.at)) as gap
+                          from mark m where m.person_id = ? and %s) g
+                        where gap between 2 and 600 having count(*) >= 5""".formatted(kind))
+                .param(me.id())
+                .query((row, n) -> Math.round(row.getDouble(1)))
+                .optional()
+                .orElse(null);
+    }
+
+    private static List<BeingTaken> beingTaken(List<LineCounts.SectionCounts> all, Instant now) {
+        return all.stream()
+                .filter(c -> c.opens() != null
+                        && !c.opens().isAfter(now)
+                        && c.closes() != null
+                        && c.closes().isAfter(now))
+                .map(c -> new BeingTaken(
+                        c.assessment(),
+                        c.title(),
+                        c.section(),
+                        c.sectionName(),
+                        c.closes(),
+                        c.in(),
+                        c.working(),
+                        c.expected()))
+                .toList();
+    }
+
+    private static List<Coming> coming(List<LineCounts.SectionCounts> all, Instant now) {
+        List<Coming> coming = new ArrayList<>();
+        for (LineCounts.SectionCounts c : all) {
+            if (c.opens() != null && c.opens().isAfter(now)) {
+                coming.add(new Coming(c.assessment(), c.title(), c.sectionName(), c.opens(), true));
+            } else if (c.closes() != null && c.closes().isAfter(now)) {
+                coming.add(new Coming(c.assessment(), c.title(), c.sectionName(), c.closes(), false));
+            }
+        }
+        coming.sort(Comparator.comparing(Coming::at));
+        return coming;
+    }
+
+    private List<Looked> looked(Me me) {
+        return db.sql("""
+                        select a.id, a.title, count(distinct r.attempt_id) as handed_back,
+                               count(distinct r.attempt_id) filter (where r.seen_at is not null) as seen
+                        from result r join attempt x on x.id = r.attempt_id join assessment a on a.id = x.assessment_id
+                        join course_teacher t on t.course_id = a.course_id and t.person_id = ?
+                        group by a.id order by max(r.handed_at) desc limit 3""")
+                .param(me.id())
+                .query((row, n) -> new Looked(
+                        row.getObject("id", UUID.class),
+                        row.getString("title"),
+                        row.getInt("seen"),
+                        row.getInt("handed_back")))
+                .list();
+    }
+
+    @Transactional(readOnly = true)
+    AssessmentHeader header(Me me, UUID assessment, @Nullable UUID section) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        Assessments.Facts facts = assessments.facts(assessment);
+        List<LineCounts.SectionCounts> all = counts.of(me.id(), assessment, null);
+        List<SectionOfLine> sections = db.sql("""
+                        select s.id, s.name, exists (
+                          select 1 from sitting x where x.section_id = s.id and x.assessment_id = ?) as given
+                        from section s where s.course_id = ? order by s.name""")
+                .params(assessment, facts.course())
+                .query((row, n) -> new SectionOfLine(
+                        row.getObject("id", UUID.class), row.getString("name"), row.getBoolean("given")))
+                .list();
+        String course = db.sql("select title from course where id = ?")
+                .param(facts.course())
+                .query(String.class)
+                .single();
+        int flags = examination.flagged(assessment, section);
+        Line line = Line.of(all, counts.editions(me.id()).get(assessment), section, flags);
+        return new AssessmentHeader(assessment, facts.title(), facts.course(), course, sections, line);
+    }
+
+    @Transactional(readOnly = true)
+    List<AssessmentLine> ofCourse(Me me, UUID course) {
+        access.require(me, Access.Action.SEE_COURSE, course);
+        Map<UUID, int[]> editions = counts.editions(me.id());
+        Map<UUID, List<LineCounts.SectionCounts>> byAssessment = new LinkedHashMap<>();
+        counts.of(me.id(), null, course)
+                .forEach(c -> byAssessment
+                        .computeIfAbsent(c.assessment(), a -> new ArrayList<>())
+                        .add(c));
+        List<AssessmentLine> lines = new ArrayList<>();
+        byAssessment.forEach((id, own) -> lines.add(new AssessmentLine(
+                id,
+                own.get(0).title(),
+                own.stream()
+                        .map(LineCounts.SectionCounts::sectionName)
+                        .filter(java.util.Objects::nonNull)
+                        .toList(),
+                Line.of(own, editions.get(id), null, null))));
+        return lines;
+    }
+}

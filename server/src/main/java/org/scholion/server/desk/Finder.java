@@ -1,0 +1,69 @@
+package org.scholion.server.desk;
+
+import java.util.List;
+import java.util.UUID;
+import org.scholion.server.platform.Me;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Finds students, assessments, questions and standards by a part of their name. */
+@Service
+class Finder {
+    private static final int EACH = 6;
+
+    private final JdbcClient db;
+
+    Finder(JdbcClient db) {
+        this.db = db;
+    }
+
+    /**
+     * Something found.
+     *
+     * @param kind student, assessment, question or standard
+     * @param id the course for a student, the assessment for a question, the framework for a standard
+     * @param detail what tells it from others of its name
+     */
+    record Found(String kind, UUID id, String name, String detail) {}
+
+    @Transactional(readOnly = true)
+    List<Found> find(Me me, String words) {
+        if (words.isBlank()) {
+            return List.of();
+        }
+        String like =
+                "%" + words.strip().replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_") + "%";
+        return db.sql("""
+                        with courses as (select course_id as id from course_teacher where person_id = :me),
+                        found as (
+                        select 1 as rank, 'student' as kind, s.course_id as id, p.given || ' ' || p.family as name,
+                               s.name as detail
+                        from person p join enrolment e on e.student_id = p.id join section s on s.id = e.section_id
+                        where s.course_id in (select id from courses)
+                          and p.given || ' ' || p.family || ' ' || coalesce(p.number, '') ilike :like
+                        union all
+                        select 2, 'assessment', a.id, a.title, c.title from assessment a join course c on c.id = a.course_id
+                        where a.course_id in (select id from courses) and a.title ilike :like
+                        union all
+                        select 3, 'question', a.id, i ->> 'prompt', a.title
+                        from assessment a, jsonb_array_elements(a.draft -> 'items') i
+                        where a.course_id in (select id from courses) and i ->> 'prompt' ilike :like
+                        union all
+                        select 4, 'standard', f.id, (s ->> 'code') || ' ' || (s ->> 'text'), f.title || ' ' || f.version
+                        from framework f, jsonb_array_elements(f.definition -> 'standards') s
+                        where f.school_id = :school and (s ->> 'code') || ' ' || (s ->> 'text') ilike :like)
+                        select * from (select *, row_number() over (partition by kind order by name) as n from found) f
+                        where n <= :each order by rank, name""")
+                .param("me", me.id())
+                .param("school", me.school())
+                .param("like", like)
+                .param("each", EACH)
+                .query((row, n) -> new Found(
+                        row.getString("kind"),
+                        row.getObject("id", UUID.class),
+                        row.getString("name"),
+                        row.getString("detail")))
+                .list();
+    }
+}

@@ -1,0 +1,205 @@
+package org.scholion.server.gradebook;
+
+import java.sql.ResultSet;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.item.Item;
+import org.scholion.server.access.Access;
+import org.scholion.server.course.Courses;
+import org.scholion.server.key.Edition;
+import org.scholion.server.key.Editions;
+import org.scholion.server.ledger.Attempt;
+import org.scholion.server.ledger.Attempts;
+import org.scholion.server.ledger.Ledger;
+import org.scholion.server.ledger.LedgerMark;
+import org.scholion.server.ledger.MarkView;
+import org.scholion.server.ledger.Shown;
+import org.scholion.server.ledger.Standings;
+import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Refused;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+
+/** Students by assessments. Every figure is the standing itself; a cell opens its trace. */
+@Service
+class Gradebook {
+    private final Courses courses;
+    private final Attempts attempts;
+    private final Ledger ledger;
+    private final Standings standings;
+    private final Editions editions;
+    private final Access access;
+    private final JdbcClient db;
+
+    Gradebook(
+            Courses courses,
+            Attempts attempts,
+            Ledger ledger,
+            Standings standings,
+            Editions editions,
+            Access access,
+            JdbcClient db) {
+        this.courses = courses;
+        this.attempts = attempts;
+        this.ledger = ledger;
+        this.standings = standings;
+        this.editions = editions;
+        this.access = access;
+        this.db = db;
+    }
+
+    record GradebookColumn(UUID assessment, String title) {}
+
+    /** A student's standing at an assessment; null where they have not handed in. */
+    record GradebookCell(
+            UUID attempt,
+            String score,
+            String possible,
+            @Nullable String percent,
+            @Nullable String band,
+            @Nullable Boolean passed,
+            boolean provisional,
+            boolean handedBack) {}
+
+    record GradebookRow(UUID student, String given, String family, UUID section, List<@Nullable GradebookCell> cells) {}
+
+    record GradebookView(
+            String course,
+            List<Courses.SectionLine> sections,
+            List<GradebookColumn> columns,
+            List<GradebookRow> rows) {}
+
+    record TraceItem(
+            int number,
+            String item,
+            String prompt,
+            String answer,
+            MarkView mark,
+            @Nullable String counted,
+            List<MarkView> earlier) {}
+
+    record Trace(
+            UUID attempt,
+            UUID assessment,
+            String title,
+            String student,
+            String way,
+            Standings.Standing standing,
+            int editionSeen,
+            int edition,
+            List<TraceItem> items) {}
+
+    @Transactional(readOnly = true)
+    GradebookView of(Me me, UUID course) {
+        Courses.CourseView view = courses.see(me, course);
+        List<GradebookColumn> columns = db.sql("""
+                        select a.id, a.title from assessment a where a.course_id = ?
+                        and exists (select 1 from attempt x where x.assessment_id = a.id and x.handed_in_at is not null)
+                        order by a.made_at""")
+                .param(course)
+                .query((row, n) -> new GradebookColumn(row.getObject(1, UUID.class), row.getString(2)))
+                .list();
+        Map<UUID, Map<UUID, GradebookCell>> cells = cells(course);
+        List<GradebookRow> rows = view.students().stream()
+                .map(s -> {
+                    Map<UUID, GradebookCell> own = cells.getOrDefault(s.id(), Map.of());
+                    List<@Nullable GradebookCell> inOrder = new ArrayList<>();
+                    columns.forEach(c -> inOrder.add(own.get(c.assessment())));
+                    return new GradebookRow(s.id(), s.given(), s.family(), s.section(), inOrder);
+                })
+                .toList();
+        return new GradebookView(view.title(), view.sections(), columns, rows);
+    }
+
+    private Map<UUID, Map<UUID, GradebookCell>> cells(UUID course) {
+        Map<UUID, Map<UUID, GradebookCell>> all = new HashMap<>();
+        db.sql("""
+                        select x.student_id, x.assessment_id, s.*,
+                               exists (select 1 from result r where r.attempt_id = x.id) as handed_back
+                        from attempt x join assessment a on a.id = x.assessment_id
+                        join standing s on s.attempt_id = x.id where a.course_id = ?""").param(course).query((ResultSet row) -> {
+            all.computeIfAbsent(row.getObject("student_id", UUID.class), s -> new HashMap<>())
+                    .put(
+                            row.getObject("assessment_id", UUID.class),
+                            new GradebookCell(
+                                    row.getObject("attempt_id", UUID.class),
+                                    row.getString("score"),
+                                    row.getString("possible"),
+                                    row.getString("percent"),
+                                    row.getString("band"),
+                                    row.getObject("passed", Boolean.class),
+                                    row.getBoolean("provisional"),
+                                    row.getBoolean("handed_back")));
+        });
+        return all;
+    }
+
+    @Transactional(readOnly = true)
+    Trace trace(Me me, UUID attemptId) {
+        access.require(me, Access.Action.WORK_ON_ATTEMPT, attemptId);
+        Attempt attempt = attempts.require(attemptId);
+        Standings.Standing standing = standings.of(attempt.assessment()).get(attemptId);
+        if (standing == null) {
+            throw Refused.conflict("not-in", attempt.name() + " has not handed in yet.");
+        }
+        Edition edition = editions.require(attempt.assessment());
+        Map<String, JsonNode> responses = attempts.responsesOf(attemptId);
+        Map<String, LedgerMark> current = ledger.currentOf(attemptId);
+        JsonNode counted = counted(attemptId);
+        List<TraceItem> items = new ArrayList<>();
+        for (int i = 0; i < edition.items().size(); i++) {
+            Item item = edition.items().get(i);
+            LedgerMark mark = current.get(item.id());
+            if (mark != null) {
+                items.add(traceItem(i, item, edition, responses, mark, counted.path(i), attemptId));
+            }
+        }
+        return new Trace(
+                attemptId,
+                attempt.assessment(),
+                edition.assessment().title(),
+                attempt.name(),
+                attempt.way().name(),
+                standing,
+                attempt.edition(),
+                edition.number(),
+                items);
+    }
+
+    private TraceItem traceItem(
+            int i,
+            Item item,
+            Edition edition,
+            Map<String, JsonNode> responses,
+            LedgerMark mark,
+            JsonNode counted,
+            UUID attempt) {
+        List<MarkView> earlier = ledger.history(attempt, item.id()).stream()
+                .skip(1)
+                .map(m -> MarkView.of(item, m))
+                .toList();
+        return new TraceItem(
+                i + 1,
+                item.id(),
+                item.head().prompt(),
+                Shown.of(item, Attempts.answer(edition, item, responses)),
+                MarkView.of(item, mark),
+                counted.isString() ? counted.stringValue() : null,
+                earlier);
+    }
+
+    private JsonNode counted(UUID attempt) {
+        return org.scholion.server.platform.JsonColumn.read(
+                Objects.requireNonNull(db.sql("select counted from standing where attempt_id = ?")
+                        .param(attempt)
+                        .query(String.class)
+                        .single()));
+    }
+}

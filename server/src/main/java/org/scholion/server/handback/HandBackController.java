@@ -1,0 +1,84 @@
+package org.scholion.server.handback;
+
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.server.ledger.EffectView;
+import org.scholion.server.platform.Me;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api")
+class HandBackController {
+    private final HandingBack handingBack;
+    private final StudentResults results;
+    private final Queries queries;
+
+    HandBackController(HandingBack handingBack, StudentResults results, Queries queries) {
+        this.handingBack = handingBack;
+        this.results = results;
+        this.queries = queries;
+    }
+
+    @GetMapping("/assessments/{assessment}/hand-back")
+    HandingBack.HandBackView of(
+            @AuthenticationPrincipal Me me,
+            @PathVariable UUID assessment,
+            @RequestParam(required = false) @Nullable UUID section) {
+        return handingBack.of(me, assessment, section);
+    }
+
+    @PostMapping("/assessments/{assessment}/hand-back")
+    HandingBack.HandedBack handBack(
+            @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody HandingBack.HandBack wanted) {
+        return handingBack.handBack(me, assessment, wanted);
+    }
+
+    @PostMapping("/attempts/{attempt}/result/preview")
+    StudentResult preview(
+            @AuthenticationPrincipal Me me, @PathVariable UUID attempt, @RequestBody HandingBack.Preview wanted) {
+        return handingBack.preview(me, attempt, wanted);
+    }
+
+    @GetMapping("/queries")
+    List<Queries.QueryView> queries(@AuthenticationPrincipal Me me) {
+        return queries.list(me);
+    }
+
+    @PostMapping("/queries/{query}/preview")
+    EffectView previewReply(
+            @AuthenticationPrincipal Me me, @PathVariable UUID query, @RequestBody Queries.Reply reply) {
+        return queries.preview(me, query, reply);
+    }
+
+    @PostMapping("/queries/{query}/reply")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void reply(@AuthenticationPrincipal Me me, @PathVariable UUID query, @RequestBody Queries.Reply reply) {
+        queries.reply(me, query, reply);
+    }
+
+    @GetMapping("/student/results")
+    List<StudentResults.ResultLine> results(@AuthenticationPrincipal Me me) {
+        return results.list(me);
+    }
+
+    @GetMapping("/student/results/{result}")
+    StudentResults.ResultView result(@AuthenticationPrincipal Me me, @PathVariable UUID result) {
+        return results.see(me, result);
+    }
+
+    @PostMapping("/student/results/{result}/queries")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void ask(@AuthenticationPrincipal Me me, @PathVariable UUID result, @RequestBody StudentResults.Question question) {
+        results.ask(me, result, question);
+    }
+}

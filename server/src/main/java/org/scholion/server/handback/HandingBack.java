@@ -1,0 +1,303 @@
+package org.scholion.server.handback;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.sql.ResultSet;
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.number.Fraction;
+import org.scholion.core.total.Grading;
+import org.scholion.formats.json.Json;
+import org.scholion.server.access.Access;
+import org.scholion.server.key.Edition;
+import org.scholion.server.key.Editions;
+import org.scholion.server.ledger.Attempt;
+import org.scholion.server.ledger.Attempts;
+import org.scholion.server.ledger.Ledger;
+import org.scholion.server.ledger.LedgerMark;
+import org.scholion.server.ledger.Standings;
+import org.scholion.server.platform.Events;
+import org.scholion.server.platform.Ids;
+import org.scholion.server.platform.JsonColumn;
+import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Refused;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Handing results back: a snapshot for each student, with a hash; later differences are computed, never stored. */
+@Service
+public class HandingBack {
+    private final Attempts attempts;
+    private final Ledger ledger;
+    private final Standings standings;
+    private final Editions editions;
+    private final ResultPage page;
+    private final Access access;
+    private final Events events;
+    private final JdbcClient db;
+    private final Ids ids;
+    private final Clock clock;
+
+    HandingBack(
+            Attempts attempts,
+            Ledger ledger,
+            Standings standings,
+            Editions editions,
+            ResultPage page,
+            Access access,
+            Events events,
+            JdbcClient db,
+            Ids ids,
+            Clock clock) {
+        this.attempts = attempts;
+        this.ledger = ledger;
+        this.standings = standings;
+        this.editions = editions;
+        this.page = page;
+        this.access = access;
+        this.events = events;
+        this.db = db;
+        this.ids = ids;
+        this.clock = clock;
+    }
+
+    /**
+     * A student in the list of whom to hand back to.
+     *
+     * @param ready everything is decided
+     * @param changed the result differs from what was handed back
+     */
+    public record HandBackLine(
+            UUID attempt,
+            String name,
+            UUID section,
+            String score,
+            String possible,
+            @Nullable String percent,
+            @Nullable String band,
+            boolean ready,
+            @Nullable Instant handedAt,
+            boolean changed,
+            @Nullable Instant seenAt) {}
+
+    public record BandLine(String from, String label, String message) {}
+
+    /** Students who lie exactly on a bound, so that nobody has to guess which side they are on. */
+    public record Borderline(String name, String percent, String bound) {}
+
+    public record HandBackView(
+            List<HandBackLine> students,
+            List<BandLine> bands,
+            @Nullable String pass,
+            List<Borderline> borderline) {}
+
+    /** What is to be handed back to whom. */
+    public record HandBack(List<UUID> attempts, Sees sees, List<ResultPage.Message> messages) {}
+
+    public record Preview(Sees sees, List<ResultPage.Message> messages) {}
+
+    public record HandedBack(int students) {}
+
+    /** The last result that was handed back for an attempt. */
+    record Last(
+            UUID id,
+            Instant handedAt,
+            String hash,
+            JsonNode snapshot,
+            @Nullable Instant seenAt) {}
+
+    @Transactional(readOnly = true)
+    public HandBackView of(Me me, UUID assessment, @Nullable UUID section) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        Edition edition = editions.latest(assessment).orElse(null);
+        if (edition == null) {
+            return new HandBackView(List.of(), List.of(), null, List.of());
+        }
+        Grading grading = edition.assessment().grading();
+        Map<UUID, Standings.Standing> standing = standings.of(assessment);
+        Map<UUID, Last> last = last(assessment);
+        Map<UUID, Map<String, JsonNode>> responses = attempts.responses(assessment);
+        Map<UUID, Map<String, LedgerMark>> marks = ledger.current(assessment);
+        List<HandBackLine> lines = new ArrayList<>();
+        for (Attempt attempt : attempts.in(assessment, section)) {
+            Standings.Standing s = Objects.requireNonNull(standing.get(attempt.id()));
+            Last l = last.get(attempt.id());
+            boolean changed = l != null && !l.hash().equals(again(edition, attempt, s, responses, marks, l));
+            lines.add(new HandBackLine(
+                    attempt.id(),
+                    attempt.name(),
+                    attempt.section(),
+                    s.score(),
+                    s.possible(),
+                    s.percent(),
+                    s.band(),
+                    !s.provisional(),
+                    l == null ? null : l.handedAt(),
+                    changed,
+                    l == null ? null : l.seenAt()));
+        }
+        return new HandBackView(
+                lines,
+                bands(grading),
+                grading.pass() == null ? null : grading.pass().toExact(),
+                borderline(grading, lines));
+    }
+
+    /** The hash that the same student would get now, under what they were shown then. */
+    private String again(
+            Edition edition,
+            Attempt attempt,
+            Standings.Standing standing,
+            Map<UUID, Map<String, JsonNode>> responses,
+            Map<UUID, Map<String, LedgerMark>> marks,
+            Last last) {
+        JsonNode kept = last.snapshot();
+        StudentResult result = page.page(
+                edition,
+                attempt,
+                standing,
+                responses.getOrDefault(attempt.id(), Map.of()),
+                marks.getOrDefault(attempt.id(), Map.of()),
+                Json.MAPPER.treeToValue(kept.get("sees"), Sees.class),
+                messages(kept));
+        return hash(JsonColumn.node(result));
+    }
+
+    private static List<ResultPage.Message> messages(JsonNode kept) {
+        List<ResultPage.Message> all = new ArrayList<>();
+        kept.get("messages").forEach(m -> all.add(Json.MAPPER.treeToValue(m, ResultPage.Message.class)));
+        return all;
+    }
+
+    private static List<BandLine> bands(Grading grading) {
+        return grading.bands().stream()
+                .sorted((a, b) -> b.from().compareTo(a.from()))
+                .map(b -> new BandLine(b.from().toExact(), b.label(), b.message() == null ? "" : b.message()))
+                .toList();
+    }
+
+    private static List<Borderline> borderline(Grading grading, List<HandBackLine> lines) {
+        List<Fraction> bounds =
+                new ArrayList<>(grading.bands().stream().map(Grading.Band::from).toList());
+        if (grading.pass() != null) {
+            bounds.add(grading.pass());
+        }
+        List<Borderline> found = new ArrayList<>();
+        for (HandBackLine line : lines) {
+            bounds.stream()
+                    .filter(b -> line.percent() != null && b.equals(Fraction.exactly(line.percent())))
+                    .findFirst()
+                    .ifPresent(
+                            b -> found.add(new Borderline(line.name(), String.valueOf(line.percent()), b.toExact())));
+        }
+        return found;
+    }
+
+    @Transactional(readOnly = true)
+    public StudentResult preview(Me me, UUID attemptId, Preview wanted) {
+        access.require(me, Access.Action.WORK_ON_ATTEMPT, attemptId);
+        return page.of(requireIn(attemptId), wanted.sees(), wanted.messages());
+    }
+
+    @Transactional
+    public HandedBack handBack(Me me, UUID assessment, HandBack wanted) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        if (wanted.attempts().isEmpty()) {
+            throw Refused.invalid("attempts", "choose at least one student");
+        }
+        for (UUID id : wanted.attempts()) {
+            Attempt attempt = requireIn(id);
+            if (!attempt.assessment().equals(assessment)) {
+                throw Refused.notFound();
+            }
+            store(me, attempt, page.of(attempt, wanted.sees(), wanted.messages()), wanted);
+        }
+        events.say("assessment:" + assessment);
+        return new HandedBack(wanted.attempts().size());
+    }
+
+    private Attempt requireIn(UUID id) {
+        Attempt attempt = attempts.require(id);
+        if (!attempt.isIn()) {
+            throw Refused.conflict("not-in", attempt.name() + " has not handed in yet.");
+        }
+        return attempt;
+    }
+
+    private void store(Me me, Attempt attempt, StudentResult result, HandBack wanted) {
+        JsonNode shown = JsonColumn.node(result);
+        ObjectNode snapshot = JsonNodeFactory.instance.objectNode();
+        snapshot.set("result", shown);
+        snapshot.set("sees", JsonColumn.node(wanted.sees()));
+        snapshot.set("messages", JsonColumn.node(wanted.messages()));
+        db.sql("""
+                        insert into result (id, school_id, attempt_id, student_id, handed_at, handed_by, snapshot, hash)
+                        values (?, ?, ?, ?, ?, ?, ?, ?)""")
+                .params(
+                        ids.next(),
+                        attempt.school(),
+                        attempt.id(),
+                        attempt.student(),
+                        Timestamp.from(clock.instant()),
+                        me.id(),
+                        JsonColumn.of(snapshot),
+                        hash(shown))
+                .update();
+    }
+
+    /** The last result of each attempt of an assessment. */
+    @Transactional(readOnly = true)
+    Map<UUID, Last> last(UUID assessment) {
+        Map<UUID, Last> all = new HashMap<>();
+        db.sql("""
+                        select distinct on (r.attempt_id) r.attempt_id, r.id, r.handed_at, r.hash, r.snapshot,
+                               max(r.seen_at) over (partition by r.attempt_id) as seen_at
+                        from result r join attempt x on x.id = r.attempt_id where x.assessment_id = ?
+                        order by r.attempt_id, r.handed_at desc, r.id desc""").param(assessment).query((ResultSet row) -> {
+            Timestamp seen = row.getTimestamp("seen_at");
+            all.put(
+                    row.getObject("attempt_id", UUID.class),
+                    new Last(
+                            row.getObject("id", UUID.class),
+                            row.getTimestamp("handed_at").toInstant(),
+                            row.getString("hash"),
+                            JsonColumn.read(row.getString("snapshot")),
+                            seen == null ? null : seen.toInstant()));
+        });
+        return all;
+    }
+
+    /** How many results differ from what was handed back. */
+    @Transactional(readOnly = true)
+    public Optional<Instant> handedAt(UUID attempt) {
+        return db.sql("select max(handed_at) from result where attempt_id = ?")
+                .param(attempt)
+                .query((row, n) -> Optional.ofNullable(row.getTimestamp(1)).map(Timestamp::toInstant))
+                .single();
+    }
+
+    static String hash(JsonNode shown) {
+        try {
+            byte[] digest = MessageDigest.getInstance("SHA-256")
+                    .digest(Json.write(shown).getBytes(StandardCharsets.UTF_8));
+            return HexFormat.of().formatHex(digest);
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

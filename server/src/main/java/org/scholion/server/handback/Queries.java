@@ -1,0 +1,213 @@
+package org.scholion.server.handback;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.item.Item;
+import org.scholion.core.number.Fraction;
+import org.scholion.core.reason.Reason;
+import org.scholion.core.score.HowItScores;
+import org.scholion.core.score.Mark;
+import org.scholion.server.access.Access;
+import org.scholion.server.key.Edition;
+import org.scholion.server.key.Editions;
+import org.scholion.server.ledger.Attempt;
+import org.scholion.server.ledger.Attempts;
+import org.scholion.server.ledger.EffectView;
+import org.scholion.server.ledger.Ledger;
+import org.scholion.server.ledger.LedgerMark;
+import org.scholion.server.ledger.MarkView;
+import org.scholion.server.ledger.Regrading;
+import org.scholion.server.ledger.Shown;
+import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Refused;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Queries of students about their marks: they wait like any other pile, and may change a mark. */
+@Service
+public class Queries {
+    private final Attempts attempts;
+    private final Ledger ledger;
+    private final Editions editions;
+    private final Regrading regrading;
+    private final Access access;
+    private final JdbcClient db;
+    private final Clock clock;
+
+    Queries(
+            Attempts attempts,
+            Ledger ledger,
+            Editions editions,
+            Regrading regrading,
+            Access access,
+            JdbcClient db,
+            Clock clock) {
+        this.attempts = attempts;
+        this.ledger = ledger;
+        this.editions = editions;
+        this.regrading = regrading;
+        this.access = access;
+        this.db = db;
+        this.clock = clock;
+    }
+
+    /** A query with everything that is needed to answer it. */
+    public record QueryView(
+            UUID id,
+            UUID assessment,
+            String title,
+            String section,
+            String student,
+            String item,
+            int number,
+            String prompt,
+            String answer,
+            MarkView mark,
+            String rule,
+            String words,
+            Instant askedAt,
+            @Nullable String reply,
+            @Nullable Instant repliedAt) {}
+
+    /**
+     * A reply.
+     *
+     * @param points new points for the mark; null when it stays
+     */
+    public record Reply(String words, @Nullable String points) {}
+
+    private record Row(
+            UUID id,
+            UUID attempt,
+            String title,
+            String section,
+            String item,
+            String words,
+            Instant askedAt,
+            @Nullable String reply,
+            @Nullable Instant repliedAt) {}
+
+    /** The queries of one's courses: those that wait first, the oldest on top; then the latest answered ones. */
+    @Transactional(readOnly = true)
+    public List<QueryView> list(Me me) {
+        return db.sql("""
+                        select q.*, a.title, s.name as section from query q
+                        join assessment a on a.id = q.assessment_id join attempt x on x.id = q.attempt_id
+                        join section s on s.id = x.section_id
+                        join course_teacher t on t.course_id = a.course_id and t.person_id = ?
+                        order by q.replied_at is not null, q.replied_at desc, q.asked_at limit 200""").param(me.id()).query((row, n) -> row(row)).list().stream()
+                .map(this::view)
+                .toList();
+    }
+
+    private static Row row(ResultSet row) throws SQLException {
+        Timestamp replied = row.getTimestamp("replied_at");
+        return new Row(
+                row.getObject("id", UUID.class),
+                row.getObject("attempt_id", UUID.class),
+                row.getString("title"),
+                row.getString("section"),
+                row.getString("item"),
+                row.getString("words"),
+                row.getTimestamp("asked_at").toInstant(),
+                row.getString("reply"),
+                replied == null ? null : replied.toInstant());
+    }
+
+    private QueryView view(Row q) {
+        Attempt attempt = attempts.require(q.attempt());
+        Edition edition = editions.require(attempt.assessment());
+        Item item = item(edition, q.item());
+        Map<String, LedgerMark> marks = ledger.currentOf(q.attempt());
+        return new QueryView(
+                q.id(),
+                attempt.assessment(),
+                q.title(),
+                q.section(),
+                attempt.name(),
+                q.item(),
+                edition.numberOf(q.item()),
+                item.head().prompt(),
+                Shown.of(item, Attempts.answer(edition, item, attempts.responsesOf(q.attempt()))),
+                MarkView.of(item, Objects.requireNonNull(marks.get(q.item()))),
+                HowItScores.of(item),
+                q.words(),
+                q.askedAt(),
+                q.reply(),
+                q.repliedAt());
+    }
+
+    /** What giving so many points instead would do. */
+    @Transactional(readOnly = true)
+    public EffectView preview(Me me, UUID query, Reply reply) {
+        access.require(me, Access.Action.ANSWER_QUERY, query);
+        Attempt attempt = attempt(query);
+        return regrading.previewMarks(attempt.assessment(), decision(me, query, attempt, reply));
+    }
+
+    @Transactional
+    public void reply(Me me, UUID query, Reply reply) {
+        access.require(me, Access.Action.ANSWER_QUERY, query);
+        if (reply.words().isBlank()) {
+            throw Refused.invalid("words", "say a word to the student who asked");
+        }
+        Attempt attempt = attempt(query);
+        List<LedgerMark> decision = decision(me, query, attempt, reply);
+        int updated = db.sql(
+                        "update query set reply = ?, replied_by = ?, replied_at = ? where id = ? and replied_at is null")
+                .params(reply.words().strip(), me.id(), Timestamp.from(clock.instant()), query)
+                .update();
+        if (updated == 0) {
+            throw Refused.conflict("answered", "This query has been answered already.");
+        }
+        regrading.append(me, attempt.assessment(), decision);
+    }
+
+    private List<LedgerMark> decision(Me me, UUID query, Attempt attempt, Reply reply) {
+        if (reply.points() == null || reply.points().isBlank()) {
+            return List.of();
+        }
+        Edition edition = editions.require(attempt.assessment());
+        String itemId = db.sql("select item from query where id = ?")
+                .param(query)
+                .query(String.class)
+                .single();
+        Item item = item(edition, itemId);
+        Fraction points = Fraction.parse(reply.points().strip())
+                .filter(p -> p.abs().compareTo(item.points()) <= 0)
+                .orElseThrow(() -> Refused.invalid(
+                        "points", "'" + reply.points() + "' is not a number from 0 to " + item.points()));
+        Fraction credit = item.points().isZero() ? Fraction.ZERO : points.over(item.points());
+        return List.of(new LedgerMark(
+                attempt.id(),
+                itemId,
+                Mark.scored(
+                        credit,
+                        Reason.of(Reason.Code.PERSON).with("note", reply.words().strip())),
+                edition.number(),
+                me.id(),
+                me.name(),
+                null,
+                clock.instant()));
+    }
+
+    private Attempt attempt(UUID query) {
+        return attempts.require(db.sql("select attempt_id from query where id = ?")
+                .param(query)
+                .query(UUID.class)
+                .single());
+    }
+
+    private static Item item(Edition edition, String id) {
+        return edition.assessment().item(id).orElseThrow(Refused::notFound);
+    }
+}

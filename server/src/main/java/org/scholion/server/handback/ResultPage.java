@@ -1,0 +1,160 @@
+package org.scholion.server.handback;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.answer.Answer;
+import org.scholion.core.item.ChoiceItem;
+import org.scholion.core.item.Item;
+import org.scholion.core.item.NumberItem;
+import org.scholion.core.item.TextItem;
+import org.scholion.core.number.Fraction;
+import org.scholion.server.key.Assessments;
+import org.scholion.server.key.Edition;
+import org.scholion.server.key.Editions;
+import org.scholion.server.ledger.Attempt;
+import org.scholion.server.ledger.Attempts;
+import org.scholion.server.ledger.Ledger;
+import org.scholion.server.ledger.LedgerMark;
+import org.scholion.server.ledger.MarkView;
+import org.scholion.server.ledger.Shown;
+import org.scholion.server.ledger.Standings;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+
+/** Makes a student's result page from ledger and standing. */
+@Service
+public class ResultPage {
+    private final Attempts attempts;
+    private final Ledger ledger;
+    private final Standings standings;
+    private final Editions editions;
+    private final Assessments assessments;
+    private final JdbcClient db;
+
+    ResultPage(
+            Attempts attempts,
+            Ledger ledger,
+            Standings standings,
+            Editions editions,
+            Assessments assessments,
+            JdbcClient db) {
+        this.attempts = attempts;
+        this.ledger = ledger;
+        this.standings = standings;
+        this.editions = editions;
+        this.assessments = assessments;
+        this.db = db;
+    }
+
+    /** A message for whoever has at least this percent. */
+    public record Message(String from, String text) {}
+
+    @Transactional(readOnly = true)
+    public StudentResult of(Attempt attempt, Sees sees, List<Message> messages) {
+        Edition edition = editions.require(attempt.assessment());
+        Standings.Standing standing = standings.of(attempt.assessment()).get(attempt.id());
+        return page(
+                edition,
+                attempt,
+                Objects.requireNonNull(standing),
+                attempts.responsesOf(attempt.id()),
+                ledger.currentOf(attempt.id()),
+                sees,
+                messages);
+    }
+
+    StudentResult page(
+            Edition edition,
+            Attempt attempt,
+            Standings.Standing standing,
+            Map<String, JsonNode> responses,
+            Map<String, LedgerMark> marks,
+            Sees sees,
+            List<Message> messages) {
+        // Prompts stand as the student saw them; marks and keys as they are now.
+        Edition seen = editions.numbered(attempt.assessment(), attempt.edition());
+        List<StudentResult.ResultItem> items = new ArrayList<>();
+        for (Item item : edition.items()) {
+            items.add(item(edition, seen, item, responses, marks.get(item.id()), sees));
+        }
+        boolean score = sees.score();
+        return new StudentResult(
+                assessments.facts(attempt.assessment()).title(),
+                course(attempt),
+                attempt.name(),
+                score ? standing.score() : null,
+                score ? standing.possible() : null,
+                score ? standing.percent() : null,
+                score ? standing.band() : null,
+                score ? standing.passed() : null,
+                standing.provisional(),
+                message(standing.percent(), messages),
+                items);
+    }
+
+    private static StudentResult.ResultItem item(
+            Edition edition,
+            Edition seen,
+            Item item,
+            Map<String, JsonNode> responses,
+            @Nullable LedgerMark mark,
+            Sees sees) {
+        Item asSeen = seen.assessment().item(item.id()).orElse(item);
+        return new StudentResult.ResultItem(
+                item.id(),
+                edition.numberOf(item.id()),
+                asSeen.head().prompt(),
+                sees.answers() ? Shown.of(asSeen, Attempts.answer(seen, asSeen, responses)) : null,
+                sees.marks() && mark != null ? mark(item, mark) : null,
+                sees.notes() && mark != null ? mark.comment() : "",
+                sees.keys() ? key(item) : null);
+    }
+
+    private static StudentResult.ResultMark mark(Item item, LedgerMark m) {
+        MarkView v = MarkView.of(item, m);
+        return new StudentResult.ResultMark(v.state(), v.points(), v.of(), v.by().name(), v.because(), v.who());
+    }
+
+    /** The message with the highest bound that is reached; none without a percent. */
+    static String message(@Nullable String percent, List<Message> messages) {
+        if (percent == null) {
+            return "";
+        }
+        Fraction reached = Fraction.exactly(percent);
+        return messages.stream()
+                .filter(m -> Fraction.exactly(m.from()).compareTo(reached) <= 0)
+                .max(java.util.Comparator.comparing(m -> Fraction.exactly(m.from())))
+                .map(Message::text)
+                .orElse("");
+    }
+
+    private String course(Attempt attempt) {
+        return db.sql("select c.title from course c join assessment a on a.course_id = c.id where a.id = ?")
+                .param(attempt.assessment())
+                .query(String.class)
+                .single();
+    }
+
+    /** The right answer in words; null for an open item, which has none. */
+    private static @Nullable String key(Item item) {
+        if (item instanceof ChoiceItem choice) {
+            return Shown.of(item, new Answer.Chosen(new java.util.LinkedHashSet<>(choice.key())));
+        }
+        if (item instanceof TextItem text) {
+            return text.accept().stream()
+                    .filter(a -> a instanceof TextItem.SameText && a.credit().equals(Fraction.ONE))
+                    .map(TextItem.Accepted::shown)
+                    .findFirst()
+                    .orElse(null);
+        }
+        return item instanceof NumberItem number
+                ? number.accept().get(0).shown()
+                        + (number.unit() == null ? "" : " " + number.unit().expect())
+                : null;
+    }
+}

@@ -1,0 +1,12 @@
+package org.scholion.server.handback;
+
+/**
+ * What students see of their result. What they do not see is cut on the server and is not in the snapshot.
+ *
+ * @param score score, percent and band
+ * @param marks the mark of each question with its reason
+ * @param answers their own answers
+ * @param notes what a reader said
+ * @param keys the right answers
+ */
+public record Sees(boolean score, boolean marks, boolean answers, boolean notes, boolean keys) {}

@@ -1,0 +1,48 @@
+package org.scholion.server.handback;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A student's result page: what the teacher previews and what the student sees are this same thing.
+ *
+ * @param score exact, such as {@code 22.5}; null when it is not shown
+ */
+public record StudentResult(
+        String title,
+        String course,
+        String student,
+        @Nullable String score,
+        @Nullable String possible,
+        @Nullable String percent,
+        @Nullable String band,
+        @Nullable Boolean passed,
+        boolean provisional,
+        String message,
+        List<ResultItem> items) {
+
+    /**
+     * One question of the result.
+     *
+     * @param answer what the student said; null when answers are not shown
+     * @param mark null when marks are not shown
+     * @param key the right answer in words; null when keys are not shown
+     */
+    public record ResultItem(
+            String item,
+            int number,
+            String prompt,
+            @Nullable String answer,
+            @Nullable ResultMark mark,
+            String comment,
+            @Nullable String key) {}
+
+    /** A mark as a student sees it: with its reason and who decided. */
+    public record ResultMark(
+            String state,
+            String points,
+            String of,
+            String by,
+            String because,
+            @Nullable String who) {}
+}
