@@ -151,7 +151,7 @@ public class Sittings {
         row.closesAt = from.plus(Duration.ofMinutes(minutes));
         row.minutes = row.minutes == null ? null : row.minutes + minutes;
         events.say("assessment:" + row.assessment);
-        return line(repository.save(row));
+        return line(repository.saveAndFlush(row));
     }
 
     @Transactional(readOnly = true)

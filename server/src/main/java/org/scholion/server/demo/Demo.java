@@ -138,7 +138,7 @@ class Demo implements ApplicationRunner {
         UUID id = given(school, "tides", at, Duration.ofHours(1), "A", "B");
         sit(school, id, "tides", "A", at, 24);
         sit(school, id, "tides", "B", at, 27);
-        clock.at(at.plus(Duration.ofHours(4)), () -> settle(school, id, "q3", "the bowline hitch", "1"));
+        clock.at(at.plus(Duration.ofHours(4)), () -> settle(school, id, "q3", "double bowline", "0"));
         readSome(school, id, "tides", "A", at.plus(Duration.ofHours(5)), 99);
         readSome(school, id, "tides", "B", at.plus(Duration.ofHours(6)), 13);
     }

@@ -79,7 +79,7 @@ public class Assessments {
         row.madeBy = me.id();
         row.madeAt = clock.instant();
         row.changedAt = row.madeAt;
-        return repository.save(row).id;
+        return repository.saveAndFlush(row).id;
     }
 
     private static ObjectNode empty(String title) {

@@ -66,7 +66,7 @@ public class People {
         person.email = who.email();
         person.username = who.username().toLowerCase(Locale.ROOT);
         person.password = passwordHash == null ? "{noop}" + UUID.randomUUID() + UUID.randomUUID() : passwordHash;
-        return repository.save(person).me();
+        return repository.saveAndFlush(person).me();
     }
 
     @Transactional(readOnly = true)

@@ -2,9 +2,10 @@ package org.scholion.server.platform;
 
 import java.io.Serializable;
 import java.util.UUID;
+import org.springframework.security.core.AuthenticatedPrincipal;
 
 /** Who is asking: the signed-in person, kept in the session. */
-public record Me(UUID id, UUID school, Role role, String given, String family) implements Serializable {
+public record Me(UUID id, UUID school, Role role, String given, String family) implements Serializable, AuthenticatedPrincipal {
     /** What a person is in the school. */
     public enum Role {
         TEACHER,
@@ -14,6 +15,12 @@ public record Me(UUID id, UUID school, Role role, String given, String family) i
 
     public String name() {
         return given + " " + family;
+    }
+
+    /** What sessions are listed under. */
+    @Override
+    public String getName() {
+        return id.toString();
     }
 
     public boolean is(Role wanted) {

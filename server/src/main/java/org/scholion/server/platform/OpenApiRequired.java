@@ -1,6 +1,7 @@
 package org.scholion.server.platform;
 
 import io.swagger.v3.oas.models.media.Schema;
+import java.lang.reflect.AnnotatedParameterizedType;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -45,6 +46,9 @@ class OpenApiRequired {
             if (isNullable(component)) {
                 allowNull(schema, component.getName(), property);
             }
+            if (hasNullableElements(component) && property.getItems() != null) {
+                property.setItems(new Schema<>().anyOf(List.of(property.getItems(), typed("null"))));
+            }
         }
         schema.setRequired(required);
     }
@@ -68,6 +72,11 @@ class OpenApiRequired {
 
     private static boolean isNullable(RecordComponent component) {
         return component.getAnnotatedType().isAnnotationPresent(Nullable.class);
+    }
+
+    private static boolean hasNullableElements(RecordComponent component) {
+        return component.getAnnotatedType() instanceof AnnotatedParameterizedType generic
+                && generic.getAnnotatedActualTypeArguments()[0].isAnnotationPresent(Nullable.class);
     }
 
     /** Every record that a controller takes or gives, by its simple name. */

@@ -1,0 +1,103 @@
+import { useQuery } from "@tanstack/react-query";
+import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
+import { api, ok, type Schemas } from "./api/client";
+import { Frame } from "./parts/Frame";
+import { Loaded } from "./parts/States";
+import { Course } from "./places/courses/Course";
+import { Courses } from "./places/courses/Courses";
+import { Desk } from "./places/desk/Desk";
+import { Gradebook } from "./places/gradebook/Gradebook";
+import { GradebookHome } from "./places/gradebook/GradebookHome";
+import { People } from "./places/person/People";
+import { SignIn } from "./places/person/SignIn";
+import { Standards } from "./places/standards/Standards";
+import { Result } from "./places/student/Result";
+import { Results } from "./places/student/Results";
+import { Sitting } from "./places/student/Sitting";
+import { ToDo } from "./places/student/ToDo";
+import { Assessment } from "./stops/Assessment";
+import { BringIn } from "./stops/collect/BringIn";
+import { Collect } from "./stops/collect/Collect";
+import { Examine } from "./stops/examine/Examine";
+import { HandBack } from "./stops/handback/HandBack";
+import { Queries } from "./stops/handback/Queries";
+import { Key } from "./stops/key/Key";
+import { Read } from "./stops/read/Read";
+import { Settle } from "./stops/settle/Settle";
+
+const STAFF = [
+  { path: "desk", element: <Desk /> },
+  { path: "courses", element: <Courses /> },
+  { path: "courses/:course", element: <Course /> },
+  { path: "standards", element: <Standards /> },
+  { path: "standards/:framework", element: <Standards /> },
+  { path: "gradebook", element: <GradebookHome /> },
+  { path: "gradebook/:course", element: <Gradebook /> },
+  { path: "queries", element: <Queries /> },
+  {
+    path: "a/:assessment",
+    element: <Assessment />,
+    children: [
+      { path: "key", element: <Key /> },
+      { path: "collect", element: <Collect /> },
+      { path: "bring-in", element: <BringIn /> },
+      { path: "settle", element: <Settle /> },
+      { path: "read", element: <Read /> },
+      { path: "examine", element: <Examine /> },
+      { path: "hand-back", element: <HandBack /> },
+    ],
+  },
+];
+const STUDENT = [
+  { path: "todo", element: <ToDo /> },
+  { path: "results", element: <Results /> },
+  { path: "results/:result", element: <Result /> },
+];
+const ADMIN = [
+  { path: "people", element: <People /> },
+  { path: "standards", element: <Standards /> },
+  { path: "standards/:framework", element: <Standards /> },
+];
+
+function routes(session: Schemas["Session"]) {
+  const [home, children] =
+    session.role === "STUDENT"
+      ? ["/todo", STUDENT]
+      : session.role === "ADMIN"
+        ? ["/people", ADMIN]
+        : ["/desk", STAFF];
+  return createBrowserRouter([
+    // A sitting fills the screen: nothing else should draw the eye.
+    ...(session.role === "STUDENT" ? [{ path: "/sit/:attempt", element: <Sitting /> }] : []),
+    {
+      path: "/",
+      element: <Frame session={session} />,
+      children: [
+        { index: true, element: <Navigate to={home} replace /> },
+        ...children,
+        { path: "*", element: <Navigate to={home} replace /> },
+      ],
+    },
+  ]);
+}
+
+let router: ReturnType<typeof createBrowserRouter> | undefined;
+
+export function App() {
+  const session = useQuery({
+    queryKey: ["session"],
+    queryFn: () => ok(api.GET("/api/session")),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  return (
+    <Loaded query={session}>
+      {(who) => {
+        if (!who.id) {
+          return <SignIn session={who} />;
+        }
+        router ??= routes(who);
+        return <RouterProvider router={router} />;
+      }}
+    </Loaded>
+  );
+}

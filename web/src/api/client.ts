@@ -1,0 +1,60 @@
+import createClient, { type Middleware } from "openapi-fetch";
+import type { components, paths } from "./schema";
+
+export type Schemas = components["schemas"];
+
+/** An error that the server explains: what happened, and the places that are wrong. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    message: string,
+    readonly places: { path: string; message: string }[],
+  ) {
+    super(message);
+  }
+}
+
+const headers: Middleware = {
+  onRequest({ request }) {
+    if (request.method !== "GET") {
+      const token = document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1];
+      if (token) {
+        request.headers.set("X-XSRF-TOKEN", token);
+      }
+    }
+    if (request.method === "POST") {
+      request.headers.set("Idempotency-Key", crypto.randomUUID());
+    }
+    return request;
+  },
+};
+
+export const api = createClient<paths>({ baseUrl: location.origin });
+api.use(headers);
+
+/** The data of an answer; what went wrong is thrown as a {@link Problem}. */
+export async function ok<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+  const { data, error, response } = await call;
+  if (response.ok) {
+    return data as T;
+  }
+  const body = (error ?? {}) as { code?: string; detail?: string; places?: Problem["places"] };
+  throw new Problem(
+    response.status,
+    body.code ?? "unexpected",
+    body.detail ?? "Something went wrong. What was saved before is safe.",
+    body.places ?? [],
+  );
+}
+
+/** Sends a file to one of the paths that take one. */
+export async function sendFile<T>(path: string, file: File): Promise<T> {
+  const body = new FormData();
+  body.set("file", file);
+  const token = document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? "";
+  const response = await fetch(path, { method: "POST", body, headers: { "X-XSRF-TOKEN": token } });
+  return ok<T>(
+    response.json().then((json) => ({ data: response.ok ? json : undefined, error: json, response })),
+  );
+}

@@ -1,0 +1,85 @@
+import { useState } from "react";
+import type { Schemas } from "../api/client";
+import { t } from "../text";
+import { percent, points } from "../text/figures";
+import { TextButton } from "./Button";
+import { Note } from "./Sheet";
+
+const FEW = 6;
+
+/** What a change would do, before it is confirmed: who moves, from what to what, who crosses a bound. */
+export function Effect({
+  effect,
+  by = "rule",
+}: {
+  effect: Schemas["EffectView"];
+  by?: "rule" | "person" | "waiting";
+}) {
+  const [all, setAll] = useState(false);
+  const shown = all ? effect.moves : effect.moves.slice(0, FEW);
+  return (
+    <Note by={by}>
+      <p aria-live="polite">{sentence(effect)}</p>
+      {shown.length > 0 && (
+        <table className="mt-2 w-full text-small">
+          <caption className="sr-only">{t("Whose result moves")}</caption>
+          <thead className="sr-only">
+            <tr>
+              <th scope="col">{t("Student")}</th>
+              <th scope="col">{t("from what to what")}</th>
+              <th scope="col">{t("crosses")}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {shown.map((m) => (
+              <tr key={m.student + m.section}>
+                <td className="py-px pr-2">{m.student}</td>
+                <td className="py-px pr-2 text-right whitespace-nowrap">{fromTo(m)}</td>
+                <td className="py-px text-standard">{m.crosses}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {effect.moves.length > FEW && (
+        <p className="mt-1 text-small">
+          <TextButton onClick={() => setAll(!all)}>
+            {all ? t("only the first") : t("All {{n}}, from what to what", { n: effect.moves.length })}
+          </TextButton>
+        </p>
+      )}
+    </Note>
+  );
+}
+
+function sentence(effect: Schemas["EffectView"]): string {
+  if (effect.moves.length === 0) {
+    return effect.marks === 0
+      ? t("Nobody's mark moves.")
+      : t("{{count}} marks move", { count: effect.marks }) + t(", and nobody's total changes.");
+  }
+  const parts = [];
+  if (effect.up > 0) {
+    parts.push(t("{{count}} students", { count: effect.up }) + t(" up"));
+  }
+  if (effect.down > 0) {
+    parts.push(t("{{count}} students", { count: effect.down }) + t(" down"));
+  }
+  return `${parts.join(", ")}.${effect.down === 0 ? t(" Nobody loses.") : ""}`;
+}
+
+function fromTo(m: Schemas["MoveView"]) {
+  const [before, after] =
+    m.percentBefore === m.percentAfter
+      ? [points(m.scoreBefore), points(m.scoreAfter)]
+      : [bare(m.percentBefore), bare(m.percentAfter)];
+  return (
+    <>
+      {before} → <strong>{after}</strong>
+    </>
+  );
+}
+
+function bare(exact: string | null): string {
+  return percent(exact).replace(" %", "");
+}

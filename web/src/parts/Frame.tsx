@@ -1,0 +1,100 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { DropdownMenu } from "radix-ui";
+import { NavLink, Outlet } from "react-router";
+import { api, ok, type Schemas } from "../api/client";
+import { t } from "../text";
+import { Finder } from "./Finder";
+import { KeysDialog } from "./Keys";
+
+const STAFF: [string, string][] = [
+  ["Desk", "/desk"],
+  ["Courses", "/courses"],
+  ["Standards", "/standards"],
+  ["Gradebook", "/gradebook"],
+];
+const STUDENT: [string, string][] = [
+  ["To do", "/todo"],
+  ["Results", "/results"],
+];
+const ADMIN: [string, string][] = [
+  ["People", "/people"],
+  ["Standards", "/standards"],
+];
+
+/** The band on top, for every signed-in person. */
+export function Frame({ session }: { session: Schemas["Session"] }) {
+  const places = session.role === "STUDENT" ? STUDENT : session.role === "ADMIN" ? ADMIN : STAFF;
+  return (
+    <div className="flex min-h-screen flex-col">
+      <a
+        href="#page"
+        className="sr-only focus:not-sr-only focus:absolute focus:z-40 focus:bg-sheet focus:p-2"
+      >
+        {t("To the page")}
+      </a>
+      <header className="no-print border-b border-rule">
+        <div className="flex min-h-12 flex-wrap items-center gap-x-7 gap-y-1 px-4 py-1 lg:px-6">
+          <NavLink to="/" className="font-script text-[1.3rem] font-semibold">
+            Scholion
+          </NavLink>
+          <nav aria-label={t("Places")} className="flex flex-wrap gap-x-6">
+            {places.map(([name, to]) => (
+              <NavLink
+                key={to}
+                to={to}
+                className={({ isActive }) =>
+                  `border-b-2 py-1.5 ${isActive || (to === "/courses" && location.pathname.startsWith("/a/")) ? "border-ink font-semibold" : "border-transparent text-soft"}`
+                }
+              >
+                {t(name)}
+              </NavLink>
+            ))}
+          </nav>
+          <div className="ml-auto flex flex-1 items-center justify-end gap-4">
+            {session.role === "TEACHER" && <Finder />}
+            <PersonMenu session={session} />
+          </div>
+        </div>
+      </header>
+      <Outlet />
+      <KeysDialog />
+    </div>
+  );
+}
+
+function PersonMenu({ session }: { session: Schemas["Session"] }) {
+  const client = useQueryClient();
+  const leave = async () => {
+    await ok(api.DELETE("/api/session"));
+    client.clear();
+    location.assign("/");
+  };
+  const initials = session.name
+    .split(" ")
+    .map((n) => n[0])
+    .join("");
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger
+        aria-label={session.name}
+        className="size-7 shrink-0 rounded-full border border-ink text-[0.7rem] font-semibold"
+      >
+        {initials}
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content align="end" className="z-30 border border-ink bg-sheet py-2">
+          <DropdownMenu.Label className="px-4 py-1">
+            {session.name}
+            <span className="block text-small text-soft">{session.school}</span>
+          </DropdownMenu.Label>
+          <DropdownMenu.Item
+            onSelect={() => void leave()}
+            className="cursor-pointer px-4 py-1 data-[highlighted]:bg-by-rule-wash"
+          >
+            {t("Sign out")}
+          </DropdownMenu.Item>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

@@ -1,0 +1,97 @@
+import { Dialog } from "radix-ui";
+import { type ReactNode, useEffect, useRef, useState } from "react";
+import { t } from "../text";
+
+/** A key, what it does, and the doing. An empty label keeps it out of the list of keys. */
+export type KeyAct = [key: string, label: string, act: () => void];
+
+const active = new Map<symbol, KeyAct[]>();
+
+export function isTyping(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable ||
+      ["TEXTAREA", "SELECT"].includes(target.tagName) ||
+      (target.tagName === "INPUT" &&
+        !["checkbox", "radio", "button"].includes((target as HTMLInputElement).type)))
+  );
+}
+
+/** Lets keys act on this screen; none acts while a text field has the focus. */
+export function useKeys(acts: KeyAct[]) {
+  const id = useRef(Symbol("keys"));
+  const latest = useRef(acts);
+  latest.current = acts;
+  useEffect(() => {
+    active.set(id.current, acts);
+  });
+  useEffect(() => {
+    const own = id.current;
+    const onKey = (event: KeyboardEvent) => {
+      if (
+        isTyping(event.target) ||
+        event.ctrlKey ||
+        event.metaKey ||
+        event.altKey ||
+        event.defaultPrevented
+      ) {
+        return;
+      }
+      if (event.key === "Enter" && event.target instanceof HTMLElement && event.target.closest("button, a")) {
+        return;
+      }
+      const found = latest.current.find(([key]) => key.toLowerCase() === event.key.toLowerCase());
+      if (found) {
+        event.preventDefault();
+        found[2]();
+      }
+    };
+    document.addEventListener("keydown", onKey);
+    return () => {
+      active.delete(own);
+      document.removeEventListener("keydown", onKey);
+    };
+  }, []);
+}
+
+export function Kbd({ children, inverse = false }: { children: ReactNode; inverse?: boolean }) {
+  return (
+    <kbd
+      className={`rounded-corner border px-1 font-sans text-small font-normal leading-tight ${inverse ? "border-rule-strong bg-ink text-sheet" : "border-rule bg-sheet text-ink"}`}
+    >
+      {children}
+    </kbd>
+  );
+}
+
+/** All keys of the screen, opened by `?`. */
+export function KeysDialog() {
+  const [open, setOpen] = useState(false);
+  useKeys([["?", "", () => setOpen(true)]]);
+  const acts = [...active.values()].flat().filter(([, label]) => label);
+  return (
+    <Dialog.Root open={open} onOpenChange={setOpen}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-20 bg-ink/30" />
+        <Dialog.Content className="fixed inset-x-4 top-16 z-30 mx-auto max-w-md border border-ink bg-sheet p-6">
+          <Dialog.Title className="mb-1 font-script text-title font-semibold">{t("Keys")}</Dialog.Title>
+          <Dialog.Description className="mb-4 text-small text-soft">
+            {t("No key acts while you are typing in a field.")}
+          </Dialog.Description>
+          <dl className="grid grid-cols-[6rem_1fr] gap-y-2">
+            {[...acts, ["Ctrl K", t("find")] as const, ["?", t("these keys")] as const].map(
+              ([key, label]) => (
+                <div key={key + label} className="contents">
+                  <dt>
+                    <Kbd>{key}</Kbd>
+                  </dt>
+                  <dd>{label}</dd>
+                </div>
+              ),
+            )}
+          </dl>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,85 @@
+import type { ReactNode } from "react";
+import type { Schemas } from "../api/client";
+import { t } from "../text";
+import { percent, points } from "../text/figures";
+import { Mark } from "./Mark";
+
+type Result = Schemas["StudentResult"];
+
+/** A student's result: the teacher's preview and the student's own page are drawn by this. */
+export function ResultPage({
+  result,
+  after,
+}: {
+  result: Result;
+  after?: (item: Schemas["ResultItem"]) => ReactNode;
+}) {
+  return (
+    <article>
+      <header className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-2">
+        <h2 className="font-script text-[1.6rem] font-semibold">
+          {result.title}{" "}
+          <span className="ml-2 font-sans text-body font-normal text-soft">{result.student}</span>
+        </h2>
+        {result.score !== null && result.possible !== null && (
+          <p>
+            <strong className="font-script text-[2rem] font-semibold">{points(result.score)}</strong>{" "}
+            <span className="text-soft">
+              {t("of {{of}}", { of: points(result.possible) })} · {percent(result.percent)}
+            </span>{" "}
+            <strong className="text-standard">{result.band}</strong>
+          </p>
+        )}
+      </header>
+      {result.provisional && (
+        <p className="mt-2 text-waiting">{t("Something is still to be decided; this may change.")}</p>
+      )}
+      {result.message && <p className="mt-3 font-script text-words">{result.message}</p>}
+      <ol className="mt-5 border-t border-rule">
+        {result.items.map((item) => (
+          <li
+            key={item.item}
+            className="grid grid-cols-[2rem_1fr] gap-x-2 border-b border-rule py-3 sm:grid-cols-[2rem_1fr_17rem]"
+          >
+            <strong>{item.number}</strong>
+            <div className="min-w-0">
+              <p className="text-soft">{item.prompt}</p>
+              {item.answer !== null && (
+                <p className="font-script text-words break-words whitespace-pre-wrap">
+                  {item.answer || <span className="text-soft">{t("no answer")}</span>}
+                </p>
+              )}
+            </div>
+            <div className="col-start-2 sm:col-start-3">
+              {item.mark && (
+                <>
+                  <Mark mark={item.mark} />
+                  <p className="text-small">{item.comment || item.mark.because}</p>
+                  {item.comment && item.mark.state === "scored" && (
+                    <p className="text-small text-soft">{item.mark.because}</p>
+                  )}
+                  <p className="text-small text-soft">{who(item.mark)}</p>
+                </>
+              )}
+              {item.key !== null && (
+                <p className="text-small">
+                  {t("right answer:")} <span className="font-script">{item.key}</span>
+                </p>
+              )}
+              {after?.(item)}
+            </div>
+          </li>
+        ))}
+      </ol>
+    </article>
+  );
+}
+
+function who(mark: Schemas["ResultMark"]): string {
+  if (mark.by === "NOBODY" || mark.state === "blank") {
+    return "";
+  }
+  return mark.by === "RULE"
+    ? t("decided by the key")
+    : t("decided by {{who}}", { who: mark.who ?? t("your teacher") });
+}

@@ -1,0 +1,123 @@
+import type { Schemas } from "../../api/client";
+import { t } from "../../text";
+
+const BOX = "w-full rounded-corner border border-ink bg-sheet px-3 py-2.5 font-script text-[1.125rem]";
+
+/** Where the answer to one question is given, by its kind. */
+export function AnswerField({
+  item,
+  answer,
+  onAnswer,
+}: {
+  item: Schemas["PaperItem"];
+  answer: unknown;
+  onAnswer: (answer: unknown) => void;
+}) {
+  switch (item.kind) {
+    case "choice":
+      return <Choices item={item} chosen={Array.isArray(answer) ? answer : []} onChosen={onAnswer} />;
+    case "open":
+      return <OpenAnswer item={item} text={typeof answer === "string" ? answer : ""} onText={onAnswer} />;
+    case "text":
+    case "number":
+      return (
+        <>
+          <input
+            aria-label={t("Your answer")}
+            value={typeof answer === "string" ? answer : ""}
+            inputMode={item.kind === "number" && !item.withUnit ? "decimal" : "text"}
+            autoCapitalize="off"
+            autoComplete="off"
+            spellCheck={false}
+            className={BOX}
+            onChange={(e) => onAnswer(e.target.value)}
+          />
+          {item.kind === "number" && (
+            <p className="mt-1 text-small text-soft">
+              {item.withUnit ? t("A number, with its unit.") : t("A number.")}
+            </p>
+          )}
+        </>
+      );
+    default:
+      return null;
+  }
+}
+
+function Choices({
+  item,
+  chosen,
+  onChosen,
+}: {
+  item: Schemas["PaperItem"];
+  chosen: string[];
+  onChosen: (chosen: string[]) => void;
+}) {
+  const several = item.max > 1;
+  const toggle = (id: string) => {
+    if (chosen.includes(id)) {
+      onChosen(chosen.filter((c) => c !== id));
+    } else if (!several) {
+      onChosen([id]);
+    } else if (chosen.length < item.max) {
+      onChosen([...chosen, id]);
+    }
+  };
+  return (
+    <fieldset>
+      <legend className="sr-only">{item.prompt}</legend>
+      {item.options.map((o, i) => (
+        <label
+          key={o.id}
+          className={`flex min-h-12 cursor-pointer items-center gap-3 border-b border-rule px-2 py-2 has-focus-visible:outline-2 ${chosen.includes(o.id) ? "bg-by-rule-wash" : ""}`}
+        >
+          <input
+            type={several ? "checkbox" : "radio"}
+            name={item.id}
+            className="size-5 accent-ink"
+            checked={chosen.includes(o.id)}
+            onChange={() => toggle(o.id)}
+          />
+          <span className="font-script text-words">{o.text || String.fromCharCode(65 + i)}</span>
+        </label>
+      ))}
+      <p className="mt-2 text-small text-soft">
+        {several ? t("Up to {{n}} may be chosen.", { n: item.max }) : t("Choose one.")}
+        {chosen.length > 0 && (
+          <button type="button" className="ml-3 min-h-8 underline" onClick={() => onChosen([])}>
+            {t("take it back")}
+          </button>
+        )}
+      </p>
+    </fieldset>
+  );
+}
+
+function OpenAnswer({
+  item,
+  text,
+  onText,
+}: {
+  item: Schemas["PaperItem"];
+  text: string;
+  onText: (text: string) => void;
+}) {
+  const words = text.match(/[\p{L}\p{M}\p{Nd}]+/gu)?.length ?? 0;
+  const over = item.maxWords !== null && words > item.maxWords;
+  return (
+    <>
+      <textarea
+        aria-label={t("Your answer")}
+        value={text}
+        rows={9}
+        className={BOX}
+        onChange={(e) => onText(e.target.value)}
+      />
+      <p className={`mt-1 text-small ${over ? "font-semibold text-waiting" : "text-soft"}`}>
+        {item.maxWords === null
+          ? t("{{count}} words", { count: words })
+          : t("{{n}} words of at most {{max}}", { n: words, max: item.maxWords })}
+      </p>
+    </>
+  );
+}

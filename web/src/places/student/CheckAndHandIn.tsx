@@ -1,0 +1,79 @@
+import type { Schemas } from "../../api/client";
+import { Button } from "../../parts/Button";
+import { Trouble } from "../../parts/States";
+import { t } from "../../text";
+import { isSaid } from "./Sitting";
+import type { Said } from "./useAutosave";
+
+/** A last look: what has no answer, what one wanted to come back to; then handing in. */
+export function CheckAndHandIn({
+  paper,
+  said,
+  onGo,
+  onHandIn,
+  pending,
+  error,
+}: {
+  paper: Schemas["Paper"];
+  said: Record<string, Said>;
+  onGo: (to: number) => void;
+  onHandIn: () => void;
+  pending: boolean;
+  error: unknown;
+}) {
+  const questions = paper.items.map((item, i) => ({ item, i })).filter(({ item }) => item.number > 0);
+  const blank = questions.filter(({ item }) => !isSaid(said[item.id]?.answer));
+  const flagged = questions.filter(({ item }) => said[item.id]?.flagged);
+  return (
+    <section aria-label={t("Check")}>
+      <h2 className="font-script text-title font-semibold">{t("Before you hand in")}</h2>
+      <Places
+        title={
+          blank.length === 0
+            ? t("Every question has an answer.")
+            : t("{{count}} answers are not given", { count: blank.length })
+        }
+        questions={blank}
+        onGo={onGo}
+      />
+      {flagged.length > 0 && (
+        <Places title={t("You wanted to come back to")} questions={flagged} onGo={onGo} />
+      )}
+      <p className="mt-6 text-soft">{t("After handing in, your answers stay as they are.")}</p>
+      <Trouble error={error} />
+      <Button
+        look="strong"
+        className="mt-3 min-h-11 w-full justify-center"
+        disabled={pending}
+        onClick={onHandIn}
+      >
+        {pending ? t("Handing in…") : t("Hand in")}
+      </Button>
+    </section>
+  );
+}
+
+function Places({
+  title,
+  questions,
+  onGo,
+}: {
+  title: string;
+  questions: { item: Schemas["PaperItem"]; i: number }[];
+  onGo: (to: number) => void;
+}) {
+  return (
+    <div className="mt-4">
+      <p className="font-semibold">{title}</p>
+      <ul>
+        {questions.map(({ item, i }) => (
+          <li key={item.id} className="border-b border-rule">
+            <button type="button" className="min-h-11 w-full py-2 text-left" onClick={() => onGo(i)}>
+              <strong>{item.number}</strong> <span className="font-script">{item.prompt}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,243 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
+import { Link, useNavigate, useParams, useSearchParams } from "react-router";
+import { api, ok, type Schemas } from "../../api/client";
+import { Button } from "../../parts/Button";
+import { useKeys } from "../../parts/Keys";
+import { Loaded, Trouble } from "../../parts/States";
+import { t } from "../../text";
+import { points, stretch } from "../../text/figures";
+import { AnswerField } from "./AnswerField";
+import { CheckAndHandIn } from "./CheckAndHandIn";
+import { type Said, useAutosave } from "./useAutosave";
+
+type Paper = Schemas["Paper"];
+
+/** A student's sitting: one question a page, always saved, always saying so. */
+export function Sitting() {
+  const { attempt = "" } = useParams();
+  const query = useQuery({
+    queryKey: ["paper", attempt],
+    queryFn: () => ok(api.GET("/api/student/attempts/{attempt}", { params: { path: { attempt } } })),
+    staleTime: Number.POSITIVE_INFINITY,
+    refetchOnWindowFocus: false,
+  });
+  return (
+    <Loaded query={query}>
+      {(paper) => (paper.handedIn ? <Done title={paper.title} /> : <Taking paper={paper} />)}
+    </Loaded>
+  );
+}
+
+function Done({ title }: { title: string }) {
+  return (
+    <main id="page" className="mx-auto max-w-lg px-5 py-12">
+      <h1 className="font-script text-title font-semibold">{title}</h1>
+      <p className="my-4" role="status">
+        {t(
+          "You have handed this in. Your answers stay as they are; the result comes when your teacher hands it back.",
+        )}
+      </p>
+      <Link to="/todo" className="underline">
+        {t("To what else there is to do")}
+      </Link>
+    </main>
+  );
+}
+
+function Taking({ paper }: { paper: Paper }) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [params, setParams] = useSearchParams();
+  const saver = useAutosave(paper.attempt);
+  const [said, setSaid] = useState<Record<string, Said>>(() => {
+    const all: Record<string, Said> = {};
+    for (const item of paper.items) {
+      all[item.id] = { answer: paper.answers[item.id] ?? null, flagged: paper.flagged.includes(item.id) };
+    }
+    return { ...all, ...saver.kept };
+  });
+  const at = Math.min(paper.items.length, Math.max(0, Number(params.get("page") ?? 1) - 1));
+  const go = (to: number) => {
+    setParams({ page: String(Math.max(0, Math.min(paper.items.length, to)) + 1) });
+    window.scrollTo(0, 0);
+  };
+  const item = paper.items[at];
+  const current = item && (said[item.id] as Said);
+  const say = (next: Said) => {
+    if (item) {
+      setSaid({ ...said, [item.id]: next });
+      saver.say(item.id, next);
+    }
+  };
+  const handIn = useMutation({
+    mutationFn: async () => {
+      if (!(await saver.flush())) {
+        throw new Error("not all sent");
+      }
+      await ok(
+        api.POST("/api/student/attempts/{attempt}/hand-in", { params: { path: { attempt: paper.attempt } } }),
+      );
+    },
+    onSuccess: () => {
+      void client.invalidateQueries({ queryKey: ["paper", paper.attempt] });
+      void client.invalidateQueries({ queryKey: ["todo"] });
+      void navigate(`/sit/${paper.attempt}`, { replace: true });
+    },
+  });
+  useKeys([
+    ["ArrowRight", t("next question"), () => go(at + 1)],
+    ["ArrowLeft", t("earlier question"), () => go(at - 1)],
+  ]);
+  return (
+    <div className="mx-auto flex min-h-dvh max-w-2xl flex-col border-rule bg-sheet sm:border-x">
+      <header className="sticky top-0 z-10 border-b border-rule bg-paper px-4 pt-3 pb-2">
+        <div className="flex items-baseline justify-between gap-4">
+          <h1 className="truncate font-script text-words font-semibold">{paper.title}</h1>
+          <TimeLeft deadline={paper.deadline} />
+        </div>
+        <Progress paper={paper} said={said} at={at} onGo={go} />
+      </header>
+      <main id="page" className="flex-1 px-4 py-5">
+        {item && current ? (
+          <section aria-label={t("Question {{n}}", { n: item.number })} key={item.id}>
+            <p className="text-small text-soft">
+              {item.number > 0
+                ? t("Question {{n}} of {{all}}", {
+                    n: item.number,
+                    all: paper.items.filter((i) => i.number > 0).length,
+                  })
+                : t("Reading passage")}
+              {item.number > 0 &&
+                ` · ${t("{{count}} points", { count: item.points === "1" ? 1 : 2 }).replace(/^\d+/, points(item.points))}`}
+            </p>
+            <h2 className="my-3 font-script text-[1.25rem] leading-snug whitespace-pre-wrap">
+              {item.prompt}
+            </h2>
+            <AnswerField
+              item={item}
+              answer={current.answer}
+              onAnswer={(answer) => say({ ...current, answer })}
+            />
+            {item.number > 0 && (
+              <button
+                type="button"
+                aria-pressed={current.flagged}
+                onClick={() => say({ ...current, flagged: !current.flagged })}
+                className={`mt-5 min-h-11 rounded-corner px-2 ${current.flagged ? "bg-waiting-wash font-semibold text-waiting" : "text-soft"}`}
+              >
+                <span aria-hidden="true">⚐ </span>
+                {current.flagged ? t("you want to come back to this") : t("come back to this")}
+              </button>
+            )}
+          </section>
+        ) : (
+          <CheckAndHandIn
+            paper={paper}
+            said={said}
+            onGo={go}
+            onHandIn={() => handIn.mutate()}
+            pending={handIn.isPending}
+            error={handIn.error}
+          />
+        )}
+      </main>
+      <footer className="sticky bottom-0 border-t border-rule bg-paper px-4 py-3">
+        <SavedState saver={saver} />
+        <div className="mt-2 grid grid-cols-[1fr_2fr] gap-3">
+          <Button className="min-h-11 justify-center" disabled={at === 0} onClick={() => go(at - 1)}>
+            {t("Earlier")}
+          </Button>
+          {at < paper.items.length && (
+            <Button look="strong" className="min-h-11 justify-center" onClick={() => go(at + 1)}>
+              {at === paper.items.length - 1 ? t("Check and hand in") : t("Next")}
+            </Button>
+          )}
+        </div>
+      </footer>
+    </div>
+  );
+}
+
+function SavedState({ saver }: { saver: ReturnType<typeof useAutosave> }) {
+  if (saver.refused) {
+    return <Trouble error={saver.refused} />;
+  }
+  return (
+    <p role="status" className={`text-small ${saver.offline ? "text-waiting" : "text-soft"}`}>
+      {saver.offline ? (
+        <>
+          <strong>{t("No connection. Go on:")}</strong>{" "}
+          {t("{{count}} answers are kept on this device and sent as soon as it is back.", {
+            count: saver.unsent,
+          })}
+        </>
+      ) : saver.unsent > 0 ? (
+        t("Saving…")
+      ) : saver.savedAt ? (
+        t("Saved")
+      ) : (
+        t("Everything you write is saved as you go.")
+      )}
+    </p>
+  );
+}
+
+function TimeLeft({ deadline }: { deadline: string }) {
+  const [now, setNow] = useState(Date.now());
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), 1000);
+    return () => clearInterval(timer);
+  }, []);
+  const left = (Date.parse(deadline) - now) / 1000;
+  if (left > 6 * 3600) {
+    return null;
+  }
+  return (
+    <span className={`font-semibold ${left < 300 ? "text-waiting" : ""}`}>
+      <span className="sr-only">{t("time left")} </span>
+      {left > 0 ? stretch(left) : t("time is over")}
+    </span>
+  );
+}
+
+function Progress({
+  paper,
+  said,
+  at,
+  onGo,
+}: {
+  paper: Paper;
+  said: Record<string, Said>;
+  at: number;
+  onGo: (to: number) => void;
+}) {
+  return (
+    <nav aria-label={t("Questions")} className="mt-2 flex flex-wrap gap-1">
+      {paper.items.map((item, i) => {
+        const one = said[item.id];
+        const done = isSaid(one?.answer);
+        const look = one?.flagged
+          ? "border-waiting bg-waiting-wash"
+          : done
+            ? "border-ink bg-ink"
+            : "border-rule-strong bg-sheet";
+        return (
+          <button
+            key={item.id}
+            type="button"
+            aria-current={i === at ? "step" : undefined}
+            aria-label={`${t("Question {{n}}", { n: item.number })}, ${done ? t("answered") : t("no answer yet")}${one?.flagged ? `, ${t("to come back to")}` : ""}`}
+            onClick={() => onGo(i)}
+            className={`h-6 min-w-6 flex-1 border ${look} ${i === at ? "outline-2 outline-offset-1 outline-waiting" : ""}`}
+          />
+        );
+      })}
+    </nav>
+  );
+}
+
+/** Whether something is said: a text that is not only white space, or at least one choice. */
+export function isSaid(answer: unknown): boolean {
+  return Array.isArray(answer) ? answer.length > 0 : typeof answer === "string" && answer.trim() !== "";
+}

@@ -1,0 +1,88 @@
+import { useMutation, useQuery } from "@tanstack/react-query";
+import { useNavigate } from "react-router";
+import { api, ok, type Schemas } from "../../api/client";
+import { Button } from "../../parts/Button";
+import { Empty, Loaded, Trouble } from "../../parts/States";
+import { t } from "../../text";
+import { moment } from "../../text/figures";
+
+type Line = Schemas["ToDoLine"];
+
+/** What waits for a student: open sittings first, then what is coming, then what is done. */
+export function ToDo() {
+  const navigate = useNavigate();
+  const query = useQuery({
+    queryKey: ["todo"],
+    queryFn: () => ok(api.GET("/api/student/todo")),
+    refetchInterval: 30_000,
+  });
+  const begin = useMutation({
+    mutationFn: (sitting: string) =>
+      ok(api.POST("/api/student/sittings/{sitting}/attempt", { params: { path: { sitting } } })),
+    onSuccess: ({ attempt }) => navigate(`/sit/${attempt}`),
+  });
+  return (
+    <main id="page" className="mx-auto w-full max-w-2xl bg-sheet pb-10 sm:my-6 sm:border sm:border-rule">
+      <h1 className="px-5 pt-5 pb-3 font-script text-title font-semibold">{t("To do")}</h1>
+      <Loaded query={query}>
+        {(all) => (
+          <>
+            {all.length === 0 && (
+              <Empty title={t("Nothing to do now.")}>
+                {t("When your teacher gives something out, it stands here.")}
+              </Empty>
+            )}
+            <ul className="border-t border-rule">
+              {order(all).map((line) => (
+                <li
+                  key={line.sitting}
+                  className="flex flex-wrap items-center gap-3 border-b border-rule px-5 py-3"
+                >
+                  <div className="min-w-0 flex-1 basis-48">
+                    <p className="font-script text-words font-semibold">{line.title}</p>
+                    <p className="text-small text-soft">
+                      {line.course} · {when(line)}
+                    </p>
+                  </div>
+                  {(line.stage === "OPEN" || line.stage === "WORKING") && (
+                    <Button
+                      look="strong"
+                      className="min-h-11"
+                      disabled={begin.isPending}
+                      onClick={() => begin.mutate(line.sitting)}
+                    >
+                      {line.stage === "OPEN" ? t("Begin") : t("Go on")}
+                    </Button>
+                  )}
+                </li>
+              ))}
+            </ul>
+            <Trouble error={begin.error} />
+          </>
+        )}
+      </Loaded>
+    </main>
+  );
+}
+
+const ORDER: Line["stage"][] = ["WORKING", "OPEN", "COMING", "IN", "MISSED"];
+
+function order(all: Line[]): Line[] {
+  return [...all].sort((a, b) => ORDER.indexOf(a.stage) - ORDER.indexOf(b.stage));
+}
+
+function when(line: Line): string {
+  switch (line.stage) {
+    case "COMING":
+      return t("opens {{when}}", { when: moment(line.opens) });
+    case "IN":
+      return t("handed in");
+    case "MISSED":
+      return t("closed {{when}}, nothing handed in", { when: moment(line.closes) });
+    default:
+      return (
+        t("closes {{when}}", { when: moment(line.closes) }) +
+        (line.minutes ? ` · ${t("{{n}} minutes", { n: line.minutes })}` : "")
+      );
+  }
+}

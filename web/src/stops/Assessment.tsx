@@ -1,0 +1,108 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect } from "react";
+import { Link, Outlet, useParams, useSearchParams } from "react-router";
+import { api, ok, type Schemas } from "../api/client";
+import { LineOfWork } from "../parts/LineOfWork";
+import { Loaded } from "../parts/States";
+import { t } from "../text";
+
+/** Which assessment, and which of its sections; null means all of them. */
+export function useWhere(): { assessment: string; section: string | null } {
+  const { assessment = "" } = useParams();
+  const [params] = useSearchParams();
+  return { assessment, section: params.get("section") };
+}
+
+/** The query part for a section, where one is chosen. */
+export function sectionQuery(section: string | null): { section?: string } {
+  return section ? { section } : {};
+}
+
+export function useHeader(assessment: string, section: string | null) {
+  return useQuery({
+    queryKey: ["assessment", assessment, "header", section],
+    queryFn: () =>
+      ok(
+        api.GET("/api/assessments/{assessment}", {
+          params: { path: { assessment }, query: sectionQuery(section) },
+        }),
+      ),
+  });
+}
+
+/** An assessment: its header with the line, and the stop beneath. What changes elsewhere is fetched anew at once. */
+export function Assessment() {
+  const { assessment, section } = useWhere();
+  const header = useHeader(assessment, section);
+  useLive(assessment);
+  return (
+    <Loaded query={header}>
+      {(h) => (
+        <>
+          <div className="border-b border-rule px-4 pt-4 pb-3 lg:px-6">
+            <div className="mb-2 flex flex-wrap items-baseline gap-x-4">
+              <h1 className="font-script text-title font-semibold">{h.title}</h1>
+              <Link to={`/courses/${h.course}`} className="text-soft hover:underline">
+                {h.courseTitle}
+              </Link>
+              <SectionMenu header={h} section={section} />
+            </div>
+            <LineOfWork id={assessment} line={h.line} />
+          </div>
+          <Outlet />
+        </>
+      )}
+    </Loaded>
+  );
+}
+
+function SectionMenu({ header, section }: { header: Schemas["AssessmentHeader"]; section: string | null }) {
+  const [params, setParams] = useSearchParams();
+  const given = header.sections.filter((s) => s.given);
+  if (given.length === 0) {
+    return <span className="text-soft">{t("no section yet")}</span>;
+  }
+  const choose = (id: string) => {
+    const next = new URLSearchParams(params);
+    id ? next.set("section", id) : next.delete("section");
+    setParams(next);
+  };
+  return (
+    <select
+      aria-label={t("Section")}
+      value={section ?? ""}
+      onChange={(e) => choose(e.target.value)}
+      className="rounded-corner border border-rule bg-paper px-1 py-0.5 text-soft"
+    >
+      <option value="">{given.length > 1 ? t("all sections") : given[0]?.name}</option>
+      {given.length > 1 &&
+        given.map((s) => (
+          <option key={s.id} value={s.id}>
+            {s.name}
+          </option>
+        ))}
+    </select>
+  );
+}
+
+/** Listens for changes of this assessment and fetches again what is shown of it. */
+function useLive(assessment: string) {
+  const client = useQueryClient();
+  useEffect(() => {
+    const source = new EventSource(`/api/assessments/${assessment}/live`);
+    let soon: ReturnType<typeof setTimeout> | undefined;
+    source.onmessage = (event) => {
+      if (event.data === "changed") {
+        // Many answers may arrive in one second; one fetch serves them all.
+        soon ??= setTimeout(() => {
+          soon = undefined;
+          void client.invalidateQueries({ queryKey: ["assessment", assessment] });
+        }, 300);
+      }
+    };
+    return () => {
+      clearTimeout(soon);
+      source.close();
+    };
+  }, [assessment, client]);
+}

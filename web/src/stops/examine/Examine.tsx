@@ -1,0 +1,314 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link, useSearchParams } from "react-router";
+import { api, ok, type Schemas } from "../../api/client";
+import { useKeys } from "../../parts/Keys";
+import { MarginPart, Note, Sheet } from "../../parts/Sheet";
+import { Empty, Loaded } from "../../parts/States";
+import { t } from "../../text";
+import { figure, percent, points } from "../../text/figures";
+import { sectionQuery, useWhere } from "../Assessment";
+
+type View = Schemas["ExamineView"];
+type ItemLine = Schemas["ItemLine"];
+const FEW = 10;
+
+/** The figures of the paper and of each item; the chosen item stands in the margin. */
+export function Examine() {
+  const { assessment, section } = useWhere();
+  const query = useQuery({
+    queryKey: ["assessment", assessment, "examine", section],
+    queryFn: () =>
+      ok(
+        api.GET("/api/assessments/{assessment}/examine", {
+          params: { path: { assessment }, query: sectionQuery(section) },
+        }),
+      ),
+  });
+  return (
+    <Loaded query={query}>
+      {(view) =>
+        view.test.n === 0 ? (
+          <Sheet margin={null}>
+            <Empty title={t("No figures yet.")}>
+              {t("They stand here as soon as students have handed in.")}
+            </Empty>
+          </Sheet>
+        ) : (
+          <Figures assessment={assessment} view={view} />
+        )
+      }
+    </Loaded>
+  );
+}
+
+function Figures({ assessment, view }: { assessment: string; view: View }) {
+  const [params, setParams] = useSearchParams();
+  const chosen =
+    view.items.find((i) => i.item === params.get("item")) ??
+    view.items.find((i) => i.flags.length > 0) ??
+    view.items[0];
+  const choose = (item: string | undefined) => {
+    const next = new URLSearchParams(params);
+    item && next.set("item", item);
+    setParams(next, { replace: true });
+  };
+  const step = (by: number) => choose(view.items[view.items.findIndex((i) => i === chosen) + by]?.item);
+  useKeys([
+    ["j", t("next item"), () => step(1)],
+    ["k", t("previous item"), () => step(-1)],
+    ["ArrowDown", "", () => step(1)],
+    ["ArrowUp", "", () => step(-1)],
+  ]);
+  return (
+    <Sheet margin={<ExamineMargin assessment={assessment} view={view} item={chosen} />}>
+      <TestFigures view={view} />
+      <table className="w-full">
+        <thead>
+          <tr className="border-b border-rule text-left text-small text-soft">
+            <th scope="col" className="w-12 py-2 pl-5 font-normal">
+              {t("No")}
+            </th>
+            <th scope="col" className="font-normal">
+              {t("Item")}
+            </th>
+            <th scope="col" className="w-56 font-normal">
+              {t("Scored, of what could be")}
+            </th>
+            <th scope="col" className="w-16 text-right font-normal">
+              {t("with rest")}
+            </th>
+            <th scope="col" className="w-16 text-right font-normal">
+              {t("blank")}
+            </th>
+            <th scope="col" className="w-40 pl-6 font-normal">
+              {t("Look at it")}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.items.map((item) => (
+            <ItemRow key={item.item} item={item} here={item === chosen} onChoose={() => choose(item.item)} />
+          ))}
+        </tbody>
+      </table>
+      <Below view={view} />
+    </Sheet>
+  );
+}
+
+function TestFigures({ view }: { view: View }) {
+  const { test } = view;
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-7 gap-y-1 border-b border-rule px-5 py-3">
+      <span>{t("{{count}} students", { count: test.n })}</span>
+      <One name={t("mean")} f={test.mean} after={t(" of {{of}}", { of: points(view.possible) })} />
+      <One name={t("spread")} f={test.sd} />
+      <One name={t("reliability")} f={test.alpha} />
+      <One name={t("error of a score")} f={test.sem} before="± " />
+      {view.undecided > 0 && (
+        <span className="text-small text-waiting">
+          {t("{{n}} marks still wait and count 0 here", { n: view.undecided })}
+        </span>
+      )}
+    </div>
+  );
+}
+
+function One({
+  name,
+  f,
+  before = "",
+  after = "",
+}: {
+  name: string;
+  f: Schemas["Figure"];
+  before?: string;
+  after?: string;
+}) {
+  return (
+    <span title={f.missing ?? undefined}>
+      {name}{" "}
+      <strong>
+        {f.value === null ? "–" : before}
+        {f.value !== null && figure(f.value)}
+      </strong>
+      {f.value === null ? <span className="sr-only">{f.missing}</span> : after}
+    </span>
+  );
+}
+
+function ItemRow({ item, here, onChoose }: { item: ItemLine; here: boolean; onChoose: () => void }) {
+  const flagged = item.flags.length > 0;
+  const p = item.measures.difficulty.value;
+  return (
+    <tr className={`border-b border-rule ${here ? "bg-waiting-wash" : ""}`}>
+      <td
+        className={`border-l-4 py-1.5 pl-4 font-semibold ${here ? "border-waiting" : "border-transparent"}`}
+      >
+        {item.number}
+      </td>
+      <td className="pr-4">
+        <button
+          type="button"
+          aria-pressed={here}
+          onClick={onChoose}
+          className="block w-full text-left font-script leading-snug"
+        >
+          {item.prompt}
+        </button>
+      </td>
+      <td>
+        {p === null ? (
+          <span className="text-soft">{t("left out")}</span>
+        ) : (
+          <span className="flex items-center gap-3">
+            <span aria-hidden="true" className="relative h-3 w-36">
+              <span className="absolute inset-x-0 top-1.5 border-t-2 border-rule" />
+              <span
+                className="absolute top-0.5 size-2.5 rounded-full bg-ink"
+                style={{ left: `calc(${p * 100}% - 5px)` }}
+              />
+            </span>
+            {figure(p)}
+          </span>
+        )}
+      </td>
+      <td
+        className={`text-right ${flagged ? "font-semibold text-waiting" : ""}`}
+        title={item.measures.itemRest.missing ?? undefined}
+      >
+        {figure(item.measures.itemRest.value)}
+      </td>
+      <td className="text-right">
+        {item.measures.blank.value === null ? "–" : `${Math.round(item.measures.blank.value * 100)} %`}
+      </td>
+      <td className="pl-6 text-small font-semibold text-waiting">
+        {item.flags.map((f) => f.words).join(", ")}
+      </td>
+    </tr>
+  );
+}
+
+function Below({ view }: { view: View }) {
+  if (view.pass === null) {
+    return null;
+  }
+  return (
+    <section className="px-5 py-4 text-small" aria-label={t("Below the pass mark")}>
+      <span className="text-soft">{t("Below {{pass}} %:", { pass: points(view.pass) })} </span>
+      {view.below.length === 0 && t("nobody")}
+      {view.below.slice(0, FEW).map((b, i) => (
+        <span key={b.attempt}>
+          {i > 0 && " · "}
+          <strong>{b.name}</strong> {b.percent}
+          {b.provisional && "…"}
+        </span>
+      ))}
+      {view.below.length > FEW && (
+        <details className="inline">
+          <summary className="ml-1 inline cursor-pointer underline">
+            {t("and {{n}} more", { n: view.below.length - FEW })}
+          </summary>
+          <span>
+            {view.below.slice(FEW).map((b) => (
+              <span key={b.attempt}>
+                {" · "}
+                <strong>{b.name}</strong> {b.percent}
+                {b.provisional && "…"}
+              </span>
+            ))}
+          </span>
+        </details>
+      )}
+    </section>
+  );
+}
+
+const WHAT_IT_MEANS: Record<string, string> = {
+  negative:
+    "Those who do well on the rest do worse on this one. The key may be wrong, or the question misleads.",
+  weak: "It hardly tells who knows more. Look whether it asks what the rest asks.",
+  easy: "Nearly all have it right. Fine as a warm-up; it sorts nobody.",
+  hard: "Few have it right. Was it taught, and is the question clear?",
+  blank: "Many leave it blank. Is it clear what is asked, and is there time?",
+};
+
+function ExamineMargin({
+  assessment,
+  view,
+  item,
+}: {
+  assessment: string;
+  view: View;
+  item: ItemLine | undefined;
+}) {
+  const most = Math.max(1, ...view.tenths);
+  return (
+    <>
+      {item && (
+        <MarginPart title={t("Question {{n}}", { n: item.number })}>
+          {item.flags.length === 0 && <Note>{t("Nothing stands out here.")}</Note>}
+          {item.flags.map((f) => (
+            <Note key={f.flag} by="waiting">
+              <strong className="text-waiting">{f.words}</strong>
+              <br />
+              {t(WHAT_IT_MEANS[f.flag] ?? "")}
+            </Note>
+          ))}
+          <p className="text-small text-soft">
+            {t("difficulty")} {figure(item.measures.difficulty.value)} · {t("correlation with the rest")}{" "}
+            {figure(item.measures.itemRest.value)}
+            {item.measures.itemRest.missing && ` (${item.measures.itemRest.missing})`}
+            {view.test.n < 10 && ` · ${t("these figures rest on few students")}`}
+          </p>
+          <Link to={`/a/${assessment}/key?item=${item.item}`} className="mt-2 inline-block underline">
+            {t("Look at its key")}
+          </Link>
+        </MarginPart>
+      )}
+      <MarginPart title={t("Distribution, in percent")}>
+        <table className="w-full text-small">
+          <thead className="sr-only">
+            <tr>
+              <th scope="col">{t("percent")}</th>
+              <th scope="col">{t("students")}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {view.tenths
+              .map((n, i) => ({ n, from: i * 10 }))
+              .reverse()
+              .map(({ n, from }) => (
+                <tr key={from}>
+                  <th
+                    scope="row"
+                    className="w-16 text-left font-normal text-soft"
+                  >{`${from} – ${from + 10}`}</th>
+                  <td>
+                    <span
+                      aria-hidden="true"
+                      className="mr-2 inline-block h-3 bg-ink align-middle"
+                      style={{ width: `${(n / most) * 70}%` }}
+                    />
+                    {n > 0 && n}
+                  </td>
+                </tr>
+              ))}
+          </tbody>
+        </table>
+      </MarginPart>
+      <MarginPart title={t("In points")}>
+        <p className="text-small">
+          {t("least")} {figure(view.test.min.value, 1)} · {t("quarter")} {figure(view.test.q1.value, 1)} ·{" "}
+          {t("median")} {figure(view.test.median.value, 1)} · {t("three quarters")}{" "}
+          {figure(view.test.q3.value, 1)} · {t("greatest")} {figure(view.test.max.value, 1)}
+        </p>
+        {view.pass && (
+          <p className="mt-1 text-small text-soft">
+            {t("pass mark")} {percent(view.pass)}
+          </p>
+        )}
+      </MarginPart>
+    </>
+  );
+}

@@ -1,0 +1,105 @@
+import { TextButton } from "../../parts/Button";
+import { t } from "../../text";
+import type { Item } from "./definition";
+import type { KeyProps } from "./ItemEditor";
+
+const RULES: [string, string][] = [
+  ["exact", "all or nothing"],
+  ["each", "every option counts, chosen or left"],
+  ["net", "right ones add, wrong ones take away"],
+  ["hits", "right ones add, too many earn nothing"],
+];
+
+/** Options with what is keyed; one or several may be chosen. */
+export function ChoiceKey({ item, onChange }: KeyProps) {
+  const options = item.options ?? [];
+  const key = item.key ?? [];
+  const several = (item.max ?? 1) > 1;
+  const setText = (id: string, text: string) =>
+    onChange({ ...item, options: options.map((o) => (o.id === id ? { ...o, text } : o)) });
+  const toggle = (id: string) =>
+    onChange({
+      ...item,
+      key: key.includes(id) ? key.filter((k) => k !== id) : several ? [...key, id] : [id],
+    });
+  const remove = (id: string) =>
+    onChange({
+      ...item,
+      options: options.filter((o) => o.id !== id),
+      key: key.filter((k) => k !== id),
+    });
+  return (
+    <fieldset>
+      <legend className="mb-1 text-small font-semibold text-soft">{t("Options; mark what is right")}</legend>
+      <ul>
+        {options.map((o, i) => (
+          <li key={o.id} className="flex items-center gap-3 border-b border-rule py-1">
+            <button
+              type="button"
+              aria-pressed={key.includes(o.id)}
+              aria-label={t("option {{letter}} is right", { letter: String.fromCharCode(65 + i) })}
+              onClick={() => toggle(o.id)}
+              className={`size-7 rounded-corner border font-semibold ${key.includes(o.id) ? "border-by-rule bg-by-rule text-sheet" : "border-rule text-soft"}`}
+            >
+              {String.fromCharCode(65 + i)}
+            </button>
+            <input
+              aria-label={t("text of option {{letter}}", { letter: String.fromCharCode(65 + i) })}
+              value={o.text}
+              onChange={(e) => setText(o.id, e.target.value)}
+              className="min-w-0 flex-1 bg-sheet py-1 font-script text-words"
+            />
+            {options.length > 2 && (
+              <TextButton className="text-small text-soft" onClick={() => remove(o.id)}>
+                {t("out")}
+              </TextButton>
+            )}
+          </li>
+        ))}
+      </ul>
+      <div className="mt-2 flex flex-wrap items-center gap-4">
+        <TextButton
+          onClick={() => onChange({ ...item, options: [...options, { id: freeId(item), text: "" }] })}
+        >
+          {t("another option")}
+        </TextButton>
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            checked={several}
+            onChange={(e) =>
+              onChange({
+                ...item,
+                max: e.target.checked ? options.length : 1,
+                rule: e.target.checked ? "net" : "exact",
+                key: e.target.checked ? key : key.slice(0, 1),
+              })
+            }
+          />
+          {t("several may be chosen")}
+        </label>
+        {several && (
+          <label className="flex items-center gap-2">
+            {t("counted")}
+            <select
+              value={item.rule ?? "exact"}
+              onChange={(e) => onChange({ ...item, rule: e.target.value })}
+              className="rounded-corner border border-rule-strong bg-sheet px-2 py-1"
+            >
+              {RULES.map(([rule, words]) => (
+                <option key={rule} value={rule}>
+                  {t(words)}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
+      </div>
+    </fieldset>
+  );
+}
+
+function freeId(item: Item): string {
+  const used = new Set((item.options ?? []).map((o) => o.id));
+  return [..."abcdefghijklmnopqrstuvwxyz"].find((c) => !used.has(c)) ?? `o${used.size + 1}`;
+}

@@ -1,0 +1,124 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { api, ok } from "../../api/client";
+import { Button } from "../../parts/Button";
+import { Field } from "../../parts/Field";
+import { MarginPart, Note } from "../../parts/Sheet";
+import { Trouble } from "../../parts/States";
+import { t } from "../../text";
+import { useHeader } from "../Assessment";
+import type { useDraft } from "./useDraft";
+
+/** Gives the paper to a section: freezes the edition and opens a sitting. */
+export function GiveOut({ assessment, draft }: { assessment: string; draft?: ReturnType<typeof useDraft> }) {
+  const faults = draft?.faults ?? [];
+  if (draft && (draft.definition.items.length === 0 || faults.length > 0)) {
+    return draft.definition.items.length === 0 ? null : (
+      <MarginPart title={t("Give out")}>
+        <Note by="waiting">
+          {t("{{count}} things have to be put right before it can be given out", { count: faults.length })}
+          <ul className="text-small">
+            {faults.slice(0, 6).map((f) => (
+              <li key={f.path + f.message}>
+                <strong>{place(f.path)}</strong> {f.message}
+              </li>
+            ))}
+          </ul>
+        </Note>
+      </MarginPart>
+    );
+  }
+  return <GiveOutForm assessment={assessment} waiting={draft !== undefined && draft.state !== "saved"} />;
+}
+
+function place(path: string): string {
+  return path.replace(/^items\[(\d+)]\.?/, (_, n) => `${t("item {{n}}", { n: Number(n) + 1 })} `);
+}
+
+/** A local time for a field: today, rounded to five minutes. */
+function fieldTime(at: Date): string {
+  const local = new Date(at.getTime() - at.getTimezoneOffset() * 60_000);
+  return local.toISOString().slice(0, 16);
+}
+
+function GiveOutForm({ assessment, waiting }: { assessment: string; waiting: boolean }) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const header = useHeader(assessment, null);
+  const free = header.data?.sections.filter((s) => !s.given) ?? [];
+  const [section, setSection] = useState("");
+  const [opens, setOpens] = useState(() => fieldTime(new Date()));
+  const [closes, setCloses] = useState(() => fieldTime(new Date(Date.now() + 60 * 60_000)));
+  const [minutes, setMinutes] = useState("");
+  const chosen = section || free[0]?.id || "";
+  const give = useMutation({
+    mutationFn: () =>
+      ok(
+        api.POST("/api/assessments/{assessment}/sittings", {
+          params: { path: { assessment } },
+          body: {
+            section: chosen,
+            opens: new Date(opens).toISOString(),
+            closes: new Date(closes).toISOString(),
+            minutes: minutes ? Number(minutes) : null,
+          },
+        }),
+      ),
+    onSuccess: () => {
+      void client.invalidateQueries({ queryKey: ["assessment", assessment] });
+      void client.invalidateQueries({ queryKey: ["key", assessment] });
+      void navigate(`/a/${assessment}/collect`);
+    },
+  });
+  if (free.length === 0) {
+    return null;
+  }
+  return (
+    <MarginPart title={t("Give out to a section")}>
+      <div className="grid gap-2">
+        <label className="text-small font-semibold text-soft">
+          <span className="mb-1 block">{t("Section")}</span>
+          <select
+            value={chosen}
+            onChange={(e) => setSection(e.target.value)}
+            className="w-full rounded-corner border border-rule-strong bg-sheet px-2 py-1.5 text-body font-normal text-ink"
+          >
+            {free.map((s) => (
+              <option key={s.id} value={s.id}>
+                {s.name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <Field
+          label={t("Opens")}
+          type="datetime-local"
+          value={opens}
+          onChange={(e) => setOpens(e.target.value)}
+        />
+        <Field
+          label={t("Closes")}
+          type="datetime-local"
+          value={closes}
+          onChange={(e) => setCloses(e.target.value)}
+        />
+        <Field
+          label={t("Time limit in minutes (none: until it closes)")}
+          inputMode="numeric"
+          value={minutes}
+          onChange={(e) => setMinutes(e.target.value.replace(/\D/g, ""))}
+        />
+      </div>
+      <Trouble error={give.error} />
+      <Button
+        look="strong"
+        className="mt-3"
+        disabled={waiting || give.isPending}
+        onClick={() => give.mutate()}
+      >
+        {t("Give out to {{section}}", { section: free.find((s) => s.id === chosen)?.name ?? "" })}
+      </Button>
+    </MarginPart>
+  );
+}

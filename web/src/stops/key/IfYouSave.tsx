@@ -1,0 +1,141 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, ok } from "../../api/client";
+import { Button, TextButton } from "../../parts/Button";
+import { Effect } from "../../parts/Effect";
+import { Field } from "../../parts/Field";
+import { MarginPart } from "../../parts/Sheet";
+import { Trouble } from "../../parts/States";
+import { t } from "../../text";
+import { moment } from "../../text/figures";
+import type { useDraft } from "./useDraft";
+
+/** After giving out: what a change would do to everyone who has answered, and the editions so far. */
+export function IfYouSave({
+  assessment,
+  draft,
+  edition,
+}: {
+  assessment: string;
+  draft: ReturnType<typeof useDraft>;
+  edition: number;
+}) {
+  const client = useQueryClient();
+  const [why, setWhy] = useState("");
+  const path = { params: { path: { assessment } } };
+  const changed = draft.state !== "saved";
+  const preview = useQuery({
+    queryKey: ["edition-preview", assessment, draft.definition],
+    queryFn: () =>
+      ok(
+        api.POST("/api/assessments/{assessment}/editions/preview", {
+          ...path,
+          body: { definition: draft.definition, why: "" },
+        }),
+      ),
+    enabled: changed,
+    placeholderData: keepPreviousData,
+  });
+  const done = () => {
+    void client.invalidateQueries({ queryKey: ["assessment", assessment] });
+    return client.invalidateQueries({ queryKey: ["key", assessment] });
+  };
+  const make = useMutation({
+    mutationFn: () =>
+      ok(
+        api.POST("/api/assessments/{assessment}/editions", {
+          ...path,
+          body: { definition: draft.definition, why },
+        }),
+      ),
+    onSuccess: done,
+  });
+  return (
+    <>
+      {changed && (
+        <MarginPart title={t("If you save now")}>
+          {preview.error ? (
+            <Trouble error={preview.error} />
+          ) : (
+            preview.data && <Effect effect={preview.data} by="waiting" />
+          )}
+          <Field
+            label={t("Why, for the record")}
+            value={why}
+            placeholder={t("the key was changed")}
+            onChange={(e) => setWhy(e.target.value)}
+            className="mb-3"
+          />
+          <div className="flex gap-2">
+            <Button
+              look="strong"
+              disabled={make.isPending || !!preview.error || !preview.data}
+              onClick={() => make.mutate()}
+            >
+              {t("Make edition {{n}}", { n: edition + 1 })}
+            </Button>
+            <Button look="quiet" onClick={() => void done()}>
+              {t("Leave it as it was")}
+            </Button>
+          </div>
+          <Trouble error={make.error} />
+        </MarginPart>
+      )}
+      <Editions assessment={assessment} onUndone={() => void done()} />
+    </>
+  );
+}
+
+function Editions({ assessment, onUndone }: { assessment: string; onUndone: () => void }) {
+  const [asking, setAsking] = useState(false);
+  const path = { params: { path: { assessment } } };
+  const history = useQuery({
+    queryKey: ["assessment", assessment, "editions"],
+    queryFn: () => ok(api.GET("/api/assessments/{assessment}/editions", path)),
+  });
+  const preview = useQuery({
+    queryKey: ["assessment", assessment, "undo-preview"],
+    queryFn: () => ok(api.POST("/api/assessments/{assessment}/editions/undo/preview", path)),
+    enabled: asking,
+  });
+  const undo = useMutation({
+    mutationFn: () => ok(api.POST("/api/assessments/{assessment}/editions/undo", path)),
+    onSuccess: () => {
+      setAsking(false);
+      onUndone();
+    },
+  });
+  return (
+    <MarginPart title={t("Editions")}>
+      <ul className="text-small">
+        {history.data?.map((e) => (
+          <li key={e.number} className="border-b border-rule py-1">
+            <strong>{e.number}</strong> · {e.why}
+            <span className="block text-soft">
+              {e.by}, {moment(e.at)}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {(history.data?.length ?? 0) > 1 && !asking && (
+        <TextButton className="mt-2 underline" onClick={() => setAsking(true)}>
+          {t("Go back one edition…")}
+        </TextButton>
+      )}
+      {asking && (
+        <div className="mt-2">
+          <Trouble error={preview.error ?? undo.error} />
+          {preview.data && <Effect effect={preview.data} by="waiting" />}
+          <div className="flex gap-2">
+            <Button disabled={!preview.data || undo.isPending} onClick={() => undo.mutate()}>
+              {t("Go back")}
+            </Button>
+            <Button look="quiet" onClick={() => setAsking(false)}>
+              {t("Not now")}
+            </Button>
+          </div>
+        </div>
+      )}
+    </MarginPart>
+  );
+}

@@ -1,0 +1,134 @@
+import type { Schemas } from "../../api/client";
+import { TextButton } from "../../parts/Button";
+import { Mark } from "../../parts/Mark";
+import { t } from "../../text";
+
+const WIDTH = 64;
+
+/** The answer in large type with its lines numbered, under the strip of all answers. */
+export function Answer({
+  view,
+  question,
+  answer,
+  at,
+  names,
+  onNames,
+  onGo,
+  onQuestion,
+}: {
+  view: Schemas["ReadView"];
+  question: Schemas["OpenQuestion"];
+  answer: Schemas["ReadAnswer"];
+  at: number;
+  names: boolean;
+  onNames: () => void;
+  onGo: (at: number) => void;
+  onQuestion: (item: string) => void;
+}) {
+  const read = view.answers.filter((a) => a.mark.state !== "read").length;
+  return (
+    <>
+      <div className="flex gap-4 border-b border-rule px-6 py-3">
+        <h2 className="shrink-0 font-semibold">{t("Question {{n}}", { n: question.number })}</h2>
+        <p className="font-script">{question.prompt}</p>
+      </div>
+      {view.questions.length > 1 && (
+        <p className="border-b border-rule px-6 py-2 text-small">
+          {view.questions.map((q) => (
+            <button
+              key={q.item}
+              type="button"
+              aria-pressed={q.item === question.item}
+              onClick={() => onQuestion(q.item)}
+              className={`mr-5 ${q.item === question.item ? "font-semibold" : "text-soft underline"}`}
+            >
+              {t("Question {{n}}", { n: q.number })}:{" "}
+              {t("{{n}} of {{all}} unread", { n: q.unread, all: q.answers })}
+            </button>
+          ))}
+        </p>
+      )}
+      <div className="flex flex-wrap items-center gap-3 px-6 py-3">
+        <StripOfAnswers answers={view.answers} at={at} onGo={onGo} />
+        <span className="text-small text-soft" aria-live="polite">
+          {t("{{n}} of {{all}} read", { n: read, all: view.answers.length })} ·{" "}
+          <TextButton onClick={onNames}>{names ? t("names shown") : t("names hidden")}</TextButton>
+        </span>
+      </div>
+      <article className="px-6 pb-4" aria-label={t("The answer")}>
+        <p className="mb-2 flex gap-4 text-small">
+          <strong>{answer.name ?? t("answer {{n}}", { n: at + 1 })}</strong>
+          <Mark mark={answer.mark} />
+          {answer.held && <span className="font-semibold text-waiting">{t("held back")}</span>}
+        </p>
+        <ol className="max-w-[44rem]">
+          {lines(answer.text).map((line, i) => (
+            <li key={i} className="grid grid-cols-[2rem_1fr] border-b border-rule">
+              <span className="pt-1 text-right text-small text-soft">{i + 1}</span>
+              <span className="min-h-8 pl-3 font-script text-[1.25rem] leading-8">{line}</span>
+            </li>
+          ))}
+        </ol>
+        <p className="mt-3 text-small text-soft">
+          {question.maxWords
+            ? t("{{n}} words of at most {{max}}", { n: answer.words, max: question.maxWords })
+            : t("{{count}} words", { count: answer.words })}
+          {question.maxWords !== null && answer.words > question.maxWords && (
+            <strong className="text-waiting"> · {t("over the limit")}</strong>
+          )}
+        </p>
+      </article>
+    </>
+  );
+}
+
+function StripOfAnswers({
+  answers,
+  at,
+  onGo,
+}: {
+  answers: Schemas["ReadAnswer"][];
+  at: number;
+  onGo: (at: number) => void;
+}) {
+  return (
+    <span className="flex flex-wrap gap-0.5">
+      {answers.map((a, i) => {
+        const done = a.mark.state !== "read";
+        const look = done
+          ? "border-by-person bg-by-person"
+          : a.held
+            ? "border-waiting bg-waiting-wash"
+            : "border-rule-strong bg-sheet";
+        return (
+          <button
+            key={a.attempt}
+            type="button"
+            aria-current={i === at}
+            aria-label={`${a.name ?? t("answer {{n}}", { n: i + 1 })}, ${done ? t("read") : a.held ? t("held back") : t("unread")}`}
+            onClick={() => onGo(i)}
+            className={`h-5 w-4 border ${look} ${i === at ? "outline-2 outline-offset-1 outline-ink" : ""}`}
+          />
+        );
+      })}
+    </span>
+  );
+}
+
+/** Breaks a text into lines that can be numbered, at words, and keeps the writer's own line ends. */
+export function lines(text: string): string[] {
+  const all: string[] = [];
+  for (const paragraph of text.split("\n")) {
+    let line = "";
+    for (const word of paragraph.split(" ")) {
+      if (line && line.length + 1 + word.length > WIDTH) {
+        all.push(line);
+        line = word;
+      } else {
+        line = line ? `${line} ${word}` : word;
+      }
+    }
+    all.push(line);
+  }
+  return all;
+}

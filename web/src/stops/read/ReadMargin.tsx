@@ -1,0 +1,130 @@
+import type { Schemas } from "../../api/client";
+import { Area } from "../../parts/Field";
+import { Kbd } from "../../parts/Keys";
+import { Trouble } from "../../parts/States";
+import { t } from "../../text";
+import { points } from "../../text/figures";
+import type { Change } from "./Read";
+
+/** The rubric with a digit for each level, a comment for the student, a private note. */
+export function ReadMargin({
+  question,
+  change,
+  onChange,
+  focus,
+  onFocus,
+  error,
+  onSave,
+}: {
+  question: Schemas["OpenQuestion"];
+  change: Change;
+  onChange: (c: Change) => void;
+  focus: number;
+  onFocus: (i: number) => void;
+  error: unknown;
+  onSave: () => void;
+}) {
+  const saveOnEnter = (e: React.KeyboardEvent) => {
+    if (e.key === "Enter" && (e.ctrlKey || e.metaKey)) {
+      onSave();
+    } else if (e.key === "Escape") {
+      (e.target as HTMLElement).blur();
+    }
+  };
+  return (
+    <>
+      <h2 className="mb-2 text-small font-semibold text-soft">{t("Rubric")}</h2>
+      {question.criteria.map((c, i) => (
+        <CriterionBox
+          key={c.id}
+          criterion={c}
+          here={i === focus}
+          chosen={change.levels[c.id]}
+          onFocus={() => onFocus(i)}
+          onChoose={(level) => onChange({ ...change, levels: { ...change.levels, [c.id]: level } })}
+        />
+      ))}
+      {question.criteria.length === 0 && (
+        <label className="mb-4 flex items-center gap-2">
+          <input
+            value={change.points ?? ""}
+            inputMode="decimal"
+            aria-label={t("points from 0 to {{max}}", { max: question.points })}
+            onChange={(e) => onChange({ ...change, points: e.target.value })}
+            className="w-20 rounded-corner border border-ink bg-sheet px-2 py-1 font-script text-words"
+          />
+          {t("of {{of}}", { of: points(question.points) })}
+        </label>
+      )}
+      <Trouble error={error} />
+      <Area
+        id="comment"
+        label={
+          <>
+            {t("For the student")} <Kbd>/</Kbd>
+          </>
+        }
+        value={change.comment}
+        rows={3}
+        onKeyDown={saveOnEnter}
+        onChange={(e) => onChange({ ...change, comment: e.target.value })}
+        className="mb-3"
+      />
+      <Area
+        id="private-note"
+        label={
+          <>
+            {t("Private note, never shown to students")} <Kbd>N</Kbd>
+          </>
+        }
+        value={change.note}
+        rows={1}
+        onKeyDown={saveOnEnter}
+        onChange={(e) => onChange({ ...change, note: e.target.value })}
+      />
+      <p className="mt-2 text-small text-soft">{t("Ctrl Enter saves from a field, Esc leaves it.")}</p>
+    </>
+  );
+}
+
+function CriterionBox({
+  criterion,
+  here,
+  chosen,
+  onFocus,
+  onChoose,
+}: {
+  criterion: Schemas["CriterionView"];
+  here: boolean;
+  chosen: string | undefined;
+  onFocus: () => void;
+  onChoose: (level: string) => void;
+}) {
+  return (
+    <fieldset
+      onFocus={onFocus}
+      className={`mb-2 rounded-corner border bg-sheet ${here ? "border-ink" : "border-rule"}`}
+    >
+      <legend className="sr-only">{criterion.title}</legend>
+      <p className="flex justify-between px-3 py-1" aria-hidden="true">
+        <strong>{criterion.title}</strong>
+        <span className="text-small text-standard">{criterion.standards.join(" ")}</span>
+      </p>
+      {criterion.levels.map((level, i) => (
+        <label
+          key={level.id}
+          className={`flex cursor-pointer items-baseline gap-2 border-l-3 px-2 py-0.5 has-focus-visible:outline-2 ${chosen === level.id ? "border-by-person bg-by-person-wash font-semibold" : "border-transparent"}`}
+        >
+          <input
+            type="radio"
+            className="sr-only"
+            name={criterion.id}
+            checked={chosen === level.id}
+            onChange={() => onChoose(level.id)}
+          />
+          <Kbd>{i}</Kbd> <span className="text-small">{level.text || points(level.points)}</span>
+        </label>
+      ))}
+    </fieldset>
+  );
+}

@@ -1,0 +1,275 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, ok, type Schemas } from "../../api/client";
+import { Button } from "../../parts/Button";
+import { useKeys } from "../../parts/Keys";
+import { Sheet } from "../../parts/Sheet";
+import { Empty, Loaded } from "../../parts/States";
+import { t } from "../../text";
+import { points } from "../../text/figures";
+import { sectionQuery, useWhere } from "../Assessment";
+import { SettleMargin } from "./SettleMargin";
+
+type Group = Schemas["DoubtGroup"];
+type Question = Schemas["QuestionDoubts"];
+export type Decision = Schemas["Decision"];
+
+/** One question at a time, groups of equal answers by size; one decision settles all equal ones. */
+export function Settle() {
+  const { assessment, section } = useWhere();
+  const query = useQuery({
+    queryKey: ["assessment", assessment, "doubts", section],
+    queryFn: () =>
+      ok(
+        api.GET("/api/assessments/{assessment}/doubts", {
+          params: { path: { assessment }, query: sectionQuery(section) },
+        }),
+      ),
+  });
+  return (
+    <Loaded query={query}>
+      {(view) => <Doubts assessment={assessment} section={section} view={view} />}
+    </Loaded>
+  );
+}
+
+function Doubts({
+  assessment,
+  section,
+  view,
+}: {
+  assessment: string;
+  section: string | null;
+  view: Schemas["DoubtsView"];
+}) {
+  const client = useQueryClient();
+  const [item, setItem] = useState<string>();
+  const [form, setForm] = useState<string>();
+  const [credit, setCredit] = useState("1");
+  const [reach, setReach] = useState<Decision["reach"]>("EXACT");
+  const [note, setNote] = useState("");
+  const [last, setLast] = useState<Decision[]>([]);
+  const question = view.questions.find((q) => q.item === item) ?? view.questions[0];
+  const group = question?.groups.find((g) => g.form === form) ?? question?.groups[0];
+  const decision: Decision | undefined = question &&
+    group && {
+      item: question.item,
+      form: group.form,
+      credit,
+      reach: reach === "HOLDS" && !group.phrase ? "EXACT" : reach,
+      phrase: group.phrase,
+      note: note || null,
+      section: reach === "THESE" ? section : null,
+    };
+  const path = { params: { path: { assessment } } };
+  const settle = useMutation({
+    mutationFn: (d: Decision) => ok(api.POST("/api/assessments/{assessment}/doubts", { ...path, body: d })),
+    onSuccess: async (_, d) => {
+      setLast([...last, d]);
+      setReach("EXACT");
+      setCredit("1");
+      setNote("");
+      await client.invalidateQueries({ queryKey: ["assessment", assessment] });
+    },
+  });
+  const undo = useMutation({
+    mutationFn: (d: Decision) =>
+      d.reach === "THESE"
+        ? ok(api.POST("/api/assessments/{assessment}/doubts/take-back", { ...path, body: d }))
+        : ok(api.POST("/api/assessments/{assessment}/editions/undo", path)),
+    onSuccess: () => {
+      setLast(last.slice(0, -1));
+      return client.invalidateQueries({ queryKey: ["assessment", assessment] });
+    },
+  });
+  const decide = (share: string) => {
+    if (credit === share) {
+      confirm();
+    } else {
+      setCredit(share);
+    }
+  };
+  const confirm = () => {
+    if (decision && !settle.isPending) {
+      settle.mutate(decision);
+    }
+  };
+  const step = (by: number) => {
+    const groups = question?.groups ?? [];
+    const at = groups.findIndex((g) => g.form === group?.form) + by;
+    if (groups[at]) {
+      setForm(groups[at].form);
+    }
+  };
+  const takeBack = () => {
+    const d = last.at(-1);
+    if (d && !undo.isPending) {
+      undo.mutate(d);
+    }
+  };
+  useKeys([
+    ["1", t("full marks"), () => setCredit("1")],
+    ["2", t("half marks"), () => setCredit("1/2")],
+    ["0", t("no marks"), () => setCredit("0")],
+    [".", t("another share"), () => document.getElementById("other-credit")?.focus()],
+    ["v", t("these students only, key unchanged"), () => setReach(reach === "THESE" ? "EXACT" : "THESE")],
+    ["Enter", t("settle it"), confirm],
+    ["j", t("next answer"), () => step(1)],
+    ["k", t("previous answer"), () => step(-1)],
+    ["ArrowDown", "", () => step(1)],
+    ["ArrowUp", "", () => step(-1)],
+    ["u", t("undo"), takeBack],
+  ]);
+  return (
+    <Sheet
+      margin={
+        <SettleMargin
+          assessment={assessment}
+          question={question}
+          group={group}
+          decision={decision}
+          credit={credit}
+          onCredit={setCredit}
+          reach={reach}
+          onReach={setReach}
+          note={note}
+          onNote={setNote}
+          onConfirm={confirm}
+          pending={settle.isPending}
+          error={settle.error ?? undo.error}
+          undoable={last.length}
+          onUndo={takeBack}
+        />
+      }
+    >
+      {!question ? (
+        <Empty title={t("Nothing is in doubt.")}>
+          {t("Answers that the key cannot decide come here, equal ones together.")}
+        </Empty>
+      ) : (
+        <>
+          <div className="border-b border-rule px-6 pt-4 pb-4">
+            <h2 className="text-small font-semibold text-soft">
+              {t("Question {{n}}", { n: question.number })} ·{" "}
+              {t("{{count}} points", { count: Number(question.points) || 2 }).replace(
+                /^\d+/,
+                points(question.points),
+              )}
+            </h2>
+            <p className="my-1 font-script text-words">{question.prompt}</p>
+            <p className="text-small text-soft">
+              {t("{{settled}} of {{all}} settled by the key, {{waiting}} answers in {{groups}} groups wait", {
+                settled: question.settled,
+                all: question.answers,
+                waiting: question.answers - question.settled,
+                groups: question.groups.length,
+              })}
+            </p>
+          </div>
+          <ul>
+            {question.groups.map((g) => (
+              <GroupRow
+                key={g.form}
+                group={g}
+                here={g.form === group?.form}
+                credit={credit}
+                onChoose={() => setForm(g.form)}
+                onDecide={decide}
+              />
+            ))}
+          </ul>
+          <Then questions={view.questions.filter((q) => q !== question)} onChoose={setItem} />
+        </>
+      )}
+    </Sheet>
+  );
+}
+
+const SHARES: [string, string, string][] = [
+  ["1", "full", "1"],
+  ["1/2", "half", "2"],
+  ["0", "none", "0"],
+];
+
+function GroupRow({
+  group,
+  here,
+  credit,
+  onChoose,
+  onDecide,
+}: {
+  group: Group;
+  here: boolean;
+  credit: string;
+  onChoose: () => void;
+  onDecide: (share: string) => void;
+}) {
+  return (
+    <li
+      className={`flex flex-wrap items-center gap-4 border-b border-rule px-6 py-4 ${here ? "border-l-4 border-l-waiting bg-waiting-wash pl-5" : ""}`}
+    >
+      <span className="w-10 font-script text-title font-semibold text-waiting">{group.students.length}×</span>
+      <button type="button" onClick={onChoose} aria-pressed={here} className="min-w-0 flex-1 text-left">
+        <span className={`block font-script break-words ${here ? "text-title" : "text-[1.25rem]"}`}>
+          {group.shown}
+        </span>
+        <span className="text-small text-soft">
+          {group.near} · {names(group.students)}
+        </span>
+      </button>
+      {here && (
+        <span className="flex flex-wrap gap-2">
+          {SHARES.map(([share, words, key]) => (
+            <Button
+              key={share}
+              look={credit === share ? "strong" : "plain"}
+              hotkey={key}
+              aria-pressed={credit === share}
+              onClick={() => onDecide(share)}
+            >
+              {t(words)}
+            </Button>
+          ))}
+        </span>
+      )}
+    </li>
+  );
+}
+
+function names(students: string[]): string {
+  const shown = students.slice(0, 3).join(", ");
+  return students.length > 3 ? `${shown} +${students.length - 3}` : shown;
+}
+
+function Then({ questions, onChoose }: { questions: Question[]; onChoose: (item: string) => void }) {
+  if (questions.length === 0) {
+    return null;
+  }
+  return (
+    <section aria-label={t("Then")} className="px-6 py-5">
+      <h2 className="mb-1 text-small font-semibold text-soft">{t("Then")}</h2>
+      <ul>
+        {questions.map((q) => (
+          <li key={q.item} className="border-b border-rule">
+            <button
+              type="button"
+              onClick={() => onChoose(q.item)}
+              className="flex w-full gap-6 py-1.5 text-left"
+            >
+              <span className="w-8 font-semibold text-waiting">{q.answers - q.settled}</span>
+              <span>
+                {t("Question {{n}}", { n: q.number })} ·{" "}
+                <span className="font-script">
+                  {q.groups
+                    .slice(0, 4)
+                    .map((g) => g.shown)
+                    .join(", ")}
+                </span>
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
