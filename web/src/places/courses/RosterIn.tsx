@@ -37,7 +37,7 @@ export function RosterIn({ course }: { course: string }) {
         type="file"
         accept=".csv,.txt,.tsv"
         aria-label={t("A roster as CSV")}
-        className="w-full text-small"
+        className="w-full text-small file:mr-3 file:rounded-corner file:border file:border-solid file:border-ink file:bg-sheet file:px-3 file:py-1 file:font-semibold"
         onChange={(e) => choose(e.target.files?.[0])}
       />
       <p className="mt-1 text-small text-soft">

@@ -47,7 +47,7 @@ function Heading({ piles }: { piles: Pile[] }) {
   const weekday = new Intl.DateTimeFormat(undefined, { weekday: "long" }).format(now);
   const part = now.getHours() < 12 ? t("morning") : now.getHours() < 18 ? t("afternoon") : t("evening");
   const oldest = piles.map((p) => p.since).find((s) => s !== null);
-  const days = oldest ? Math.floor((Date.now() - Date.parse(oldest)) / 86_400_000) : 0;
+  const days = oldest ? Math.round((Date.now() - Date.parse(oldest)) / 86_400_000) : 0;
   return (
     <div className="px-6 pt-5 pb-4">
       <h1 className="inline font-script text-title font-semibold">{`${weekday} ${part}`}</h1>

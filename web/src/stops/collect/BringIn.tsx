@@ -46,7 +46,7 @@ export function BringIn() {
               type="file"
               accept=".csv,.tsv,.txt"
               aria-label={t("A file with a row a student and a column a question")}
-              className="w-full text-small"
+              className="w-full text-small file:mr-3 file:rounded-corner file:border file:border-solid file:border-ink file:bg-sheet file:px-3 file:py-1 file:font-semibold"
               onChange={(e) => e.target.files?.[0] && look(e.target.files[0], [])}
             />
           </MarginPart>
@@ -182,7 +182,7 @@ function Table({ view, name, onLeaveOut }: { view: View; name: string; onLeaveOu
                   key={c.index}
                   scope="col"
                   title={c.because}
-                  className="min-w-32 border-b border-l border-rule px-3 py-2"
+                  className="min-w-44 border-b border-l border-rule px-3 py-2"
                 >
                   <span className={c.use === "LEFT_OUT" ? "font-normal text-soft" : "text-by-rule"}>
                     {c.use === "STUDENT"
@@ -233,7 +233,7 @@ function FileRow({
       <tr className={`border-b border-rule ${wash}`}>
         <td className="px-2 py-1.5 text-soft">{row.line}</td>
         {Array.from({ length: columns }, (_, i) => (
-          <td key={i} className="border-l border-rule px-3 py-1.5 font-script">
+          <td key={i} className="border-l border-rule px-3 py-1.5 align-top font-script">
             {row.cells[i] ?? ""}
           </td>
         ))}

@@ -52,7 +52,7 @@ function Figures({ assessment, view }: { assessment: string; view: View }) {
     item && next.set("item", item);
     setParams(next, { replace: true });
   };
-  const step = (by: number) => choose(view.items[view.items.findIndex((i) => i === chosen) + by]?.item);
+  const step = (by: number) => choose(view.items[view.items.indexOf(chosen as ItemLine) + by]?.item);
   useKeys([
     ["j", t("next item"), () => step(1)],
     ["k", t("previous item"), () => step(-1)],

@@ -8,13 +8,17 @@ import org.scholion.core.number.Fraction;
 public final class Words {
     private Words() {}
 
+    /** The reason for whoever may see the key. */
     public static String english(Reason r) {
         return switch (r.code()) {
             case BLANK -> "no answer";
             case EXCUSED -> "excused: left out of score and possible";
-            case CHOICE_KEY -> "chose " + r.word("chosen") + ", which is keyed";
-            case CHOICE_CREDIT -> "chose " + r.word("chosen") + ", which earns " + r.word("credit") + " of the points";
-            case CHOICE_OTHER -> "chose " + r.word("chosen") + ", not " + or(r.words("key")) + penalty(r);
+            case CHOICE_KEY -> "chose " + quoted(r.word("chosen")) + ", which is right";
+            case CHOICE_CREDIT ->
+                "chose " + quoted(r.word("chosen")) + ", which earns " + r.word("credit") + " of the points";
+            case CHOICE_OTHER ->
+                "chose " + quoted(r.word("chosen")) + ", not "
+                        + or(r.words("key").stream().map(Words::quoted).toList()) + penalty(r);
             case CHOICE_SEVERAL -> "several chosen (" + r.word("chosen") + ") where one was asked; a person decides";
             case CHOICE_SEVERAL_WRONG -> "several chosen (" + r.word("chosen") + ") where one was asked" + penalty(r);
             case CHOICE_EXACT -> choiceExact(r);
@@ -48,6 +52,21 @@ public final class Words {
             case OPEN_RUBRIC -> rubric(r);
             case PERSON -> "decided by a person" + note(r);
             case RULING -> "your teacher decided on this answer" + note(r);
+        };
+    }
+
+    /** The same reason for whoever must not learn the right answer from it: what was wrong is said, not what is right. */
+    public static String withoutKey(Reason r) {
+        return switch (r.code()) {
+            case CHOICE_OTHER -> "chose " + quoted(r.word("chosen")) + ", which is not right" + penalty(r);
+            case NUMBER_OUT -> r.word("value") + " is not among what is accepted" + penalty(r);
+            case NUMBER_IN -> r.word("value") + " is among what is accepted" + units(r);
+            case TEXT_SLIP ->
+                slips(r) + " from an accepted answer"
+                        + (r.has("times") ? ", which earns " + r.word("times") + " of its credit" : "");
+            case TEXT_PATTERN, TEXT_WORDS -> "is among the accepted answers";
+            case TEXT_TORN -> "as near to an accepted answer as to one that is not; a person decides";
+            default -> english(r);
         };
     }
 

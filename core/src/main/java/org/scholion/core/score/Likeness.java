@@ -12,9 +12,10 @@ import org.scholion.core.text.WordRuns;
  * What a doubt is like: the listed text that it holds, or the nearest one. A help for deciding, never a decision.
  *
  * @param holds whether the answer holds the listed text's words, in that order
+ * @param apart whether it holds the listed text's letters when spaces are left aside
  * @param distance typing slips between the two
  */
-public record Likeness(String listed, boolean accepted, boolean holds, int distance) {
+public record Likeness(String listed, boolean accepted, boolean holds, boolean apart, int distance) {
     private static final int FAR = 5;
 
     /** The best likeness of an answer to the item's listed texts; empty when nothing is near. */
@@ -26,7 +27,8 @@ public record Likeness(String listed, boolean accepted, boolean holds, int dista
             Likeness one = compare(normaliser, said, listed);
             best = best == null || one.rank() < best.rank() ? one : best;
         }
-        return Optional.ofNullable(best).filter(l -> l.holds || l.distance < FAR && l.distance * 2 < said.length());
+        return Optional.ofNullable(best)
+                .filter(l -> l.holds || l.apart || l.distance < FAR && l.distance * 2 < said.length());
     }
 
     private record Listed(String text, boolean accepted) {}
@@ -43,10 +45,11 @@ public record Likeness(String listed, boolean accepted, boolean holds, int dista
     private static Likeness compare(Normaliser normaliser, String said, Listed listed) {
         String text = normaliser.apply(listed.text());
         boolean holds = WordRuns.hold(WordRuns.of(said), WordRuns.of(text));
-        return new Likeness(listed.text(), listed.accepted(), holds, Slips.between(said, text, FAR));
+        boolean apart = text.length() > 3 && said.replace(" ", "").contains(text.replace(" ", ""));
+        return new Likeness(listed.text(), listed.accepted(), holds, apart, Slips.between(said, text, FAR));
     }
 
     private int rank() {
-        return holds ? distance - 100 : distance;
+        return holds ? distance - 100 : apart ? distance - 50 : distance;
     }
 }

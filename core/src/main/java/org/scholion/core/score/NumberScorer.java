@@ -83,10 +83,7 @@ final class NumberScorer implements Scorer {
             return new Judged(number.value(), Fraction.ONE, plain);
         }
         if (number.unit().isEmpty()) {
-            return new Judged(
-                    number.value(),
-                    rule.missing(),
-                    plain.with("unitMissing", rule.missing()).with("expect", rule.expect()));
+            return new Judged(number.value(), rule.missing(), told(plain, "unitMissing", rule.missing(), rule));
         }
         Optional<Unit> typed = Unit.parse(number.unit());
         if (typed.isPresent() && typed.get().sameUnit(expected)) {
@@ -101,9 +98,12 @@ final class NumberScorer implements Scorer {
         return new Judged(
                 number.value(),
                 rule.wrong(),
-                plain.with("unitWrong", rule.wrong())
-                        .with("expect", rule.expect())
-                        .with("unit", number.unit()));
+                told(plain, "unitWrong", rule.wrong(), rule).with("unit", number.unit()));
+    }
+
+    /** A unit that costs nothing is nothing to tell. */
+    private static Reason told(Reason plain, String what, Fraction share, NumberItem.UnitRule rule) {
+        return share.equals(Fraction.ONE) ? plain : plain.with(what, share).with("expect", rule.expect());
     }
 
     private static String shown(Fraction value) {

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
 import org.scholion.core.item.Item;
@@ -19,6 +21,7 @@ public final class AnswerTable {
     private final Table table;
     private final List<Item> items;
     private final Map<String, Known> byForm = new HashMap<>();
+    private final Set<String> ids;
     private final Set<Integer> leaveOut;
     private final List<CellFault> faults = new ArrayList<>();
 
@@ -26,6 +29,11 @@ public final class AnswerTable {
         this.table = table;
         this.items = items;
         this.leaveOut = leaveOut;
+        this.ids = roster.stream()
+                .flatMap(k -> Stream.of(k.number(), k.email()))
+                .filter(id -> !id.isBlank())
+                .map(Known::form)
+                .collect(Collectors.toSet());
         roster.forEach(k -> k.calledBy().forEach(form -> byForm.putIfAbsent(form, k)));
     }
 
@@ -57,21 +65,32 @@ public final class AnswerTable {
         return new BringIn(columns, attempts, faults);
     }
 
-    /** The column in which most rows name a student of the roster. */
+    /**
+     * The column that says who: one in which numbers or addresses of the roster stand in at least half of the rows;
+     * where there is none, the one with the most names of students.
+     */
     private int identityColumn() {
+        int byId = bestColumn(ids);
+        return byId >= 0 && hits(byId, ids) * 2 >= table.rows().size() ? byId : bestColumn(byForm.keySet());
+    }
+
+    private int bestColumn(Set<String> forms) {
         int best = -1;
         long most = 0;
         for (int i = 0; i < table.names().size(); i++) {
-            int column = i;
-            long hits = table.rows().stream()
-                    .filter(r -> byForm.containsKey(Known.form(r.cell(column))))
-                    .count();
+            long hits = hits(i, forms);
             if (hits > most) {
                 most = hits;
                 best = i;
             }
         }
         return best;
+    }
+
+    private long hits(int column, Set<String> forms) {
+        return table.rows().stream()
+                .filter(r -> forms.contains(Known.form(r.cell(column))))
+                .count();
     }
 
     private Column column(int i, int identity) {

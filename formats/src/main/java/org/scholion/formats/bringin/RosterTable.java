@@ -33,10 +33,7 @@ public record RosterTable(List<Line> students, List<CellFault> faults) {
             columns.put(field, found);
             if (found < 0 && !field.equals("email")) {
                 faults.add(new CellFault(
-                        1,
-                        "",
-                        "no column for the " + word(field) + ": name one of them '"
-                                + word(field) + "'"));
+                        1, "", "no column for the " + word(field) + ": name one of them '" + word(field) + "'"));
             }
         }
         List<Line> students = new ArrayList<>();

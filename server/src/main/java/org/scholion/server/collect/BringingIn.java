@@ -181,19 +181,27 @@ public class BringingIn {
 
     private static BringInView view(Table table, BringIn found, List<Known> roster) {
         Set<String> named = new HashSet<>();
-        found.attempts().forEach(a -> named.add(a.student().id()));
+        Set<String> sections = new HashSet<>();
+        found.attempts().forEach(a -> {
+            named.add(a.student().id());
+            sections.add(a.student().section());
+        });
         List<String> missing = roster.stream()
-                .filter(k -> !named.contains(k.id()))
+                .filter(k -> sections.contains(k.section()) && !named.contains(k.id()))
                 .map(k -> k.family() + ", " + k.given() + " (" + k.section() + ")")
                 .toList();
         return new BringInView(
-                table.separator() == '\t' ? "tab" : String.valueOf(table.separator()),
+                separator(table.separator()),
                 table.rows().size(),
                 found.attempts().size(),
                 missing,
                 found.columns(),
                 found.faults(),
                 table.rows().stream().sorted(byFault(found)).limit(SHOWN_ROWS).toList());
+    }
+
+    private static String separator(char mark) {
+        return mark == '\t' ? "tab" : mark == ';' ? "semicolon" : "comma";
     }
 
     /** Rows that do not fit stand on top. */

@@ -11,6 +11,7 @@ import org.scholion.core.item.Item;
 import org.scholion.core.item.NumberItem;
 import org.scholion.core.item.TextItem;
 import org.scholion.core.number.Fraction;
+import org.scholion.core.reason.Words;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
@@ -110,14 +111,15 @@ public class ResultPage {
                 edition.numberOf(item.id()),
                 asSeen.head().prompt(),
                 sees.answers() ? Shown.of(asSeen, Attempts.answer(seen, asSeen, responses)) : null,
-                sees.marks() && mark != null ? mark(item, mark) : null,
+                sees.marks() && mark != null ? mark(item, mark, sees) : null,
                 sees.notes() && mark != null ? mark.comment() : "",
                 sees.keys() ? key(item) : null);
     }
 
-    private static StudentResult.ResultMark mark(Item item, LedgerMark m) {
+    private static StudentResult.ResultMark mark(Item item, LedgerMark m, Sees sees) {
         MarkView v = MarkView.of(item, m);
-        return new StudentResult.ResultMark(v.state(), v.points(), v.of(), v.by().name(), v.because(), v.who());
+        String because = sees.keys() ? v.because() : Words.withoutKey(m.mark().reason());
+        return new StudentResult.ResultMark(v.state(), v.points(), v.of(), v.by().name(), because, v.who());
     }
 
     /** The message with the highest bound that is reached; none without a percent. */

@@ -5,7 +5,8 @@ import java.util.UUID;
 import org.springframework.security.core.AuthenticatedPrincipal;
 
 /** Who is asking: the signed-in person, kept in the session. */
-public record Me(UUID id, UUID school, Role role, String given, String family) implements Serializable, AuthenticatedPrincipal {
+public record Me(UUID id, UUID school, Role role, String given, String family)
+        implements Serializable, AuthenticatedPrincipal {
     /** What a person is in the school. */
     public enum Role {
         TEACHER,

@@ -29,7 +29,7 @@ class SecurityRules {
                 .csrf(c -> c.spa())
                 .authorizeHttpRequests(r -> r.requestMatchers(HttpMethod.POST, "/api/session", "/api/demo/session")
                         .permitAll()
-                        .requestMatchers(HttpMethod.GET, "/api/session", "/api/demo/people")
+                        .requestMatchers(HttpMethod.GET, "/api/session", "/api/demo/people", "/api/ready")
                         .permitAll()
                         .requestMatchers(HttpMethod.DELETE, "/api/session")
                         .permitAll()

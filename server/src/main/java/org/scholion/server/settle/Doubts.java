@@ -157,7 +157,9 @@ class Doubts {
                 Shown.of(item, first.answer()),
                 waiting.stream().map(w -> w.attempt().name()).toList(),
                 Words.english(first.mark().mark().reason()),
-                like == null ? "nothing near" : (like.holds() ? "holds" : "near") + " “" + like.listed() + "”",
+                like == null
+                        ? "nothing near"
+                        : (like.holds() || like.apart() ? "holds" : "near") + " “" + like.listed() + "”",
                 like != null && like.holds() ? like.listed() : null);
     }
 }

@@ -1,0 +1,55 @@
+# What the commands share: where things are, what must be installed, and when to build. Sourced, not run.
+root=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
+data="$root/.data"
+
+say() { printf '%s\n' "$*" >&2; }
+
+# Installs Debian packages when root; otherwise says what is missing.
+need() { # what it is for, then the packages
+  local what=$1; shift
+  if [ "$(id -u)" != 0 ]; then
+    say "Missing: $what. Install it and start again, on Debian: sudo apt-get install $*"; exit 1
+  fi
+  say "Installing $what …"
+  if [[ " $* " == *" postgresql"* ]]; then
+    # Debian would make and start a cluster of its own; only the programs are wanted.
+    mkdir -p /etc/postgresql-common
+    grep -qs '^create_main_cluster' /etc/postgresql-common/createcluster.conf ||
+      echo 'create_main_cluster = false' >> /etc/postgresql-common/createcluster.conf
+  fi
+  apt-get -o DPkg::Lock::Timeout=300 update -qq >&2
+  DEBIAN_FRONTEND=noninteractive apt-get -o DPkg::Lock::Timeout=300 \
+    -o Dpkg::Options::=--force-confold install -y -qq "$@" >/dev/null
+}
+
+node_is_new_enough() {
+  node -e 'const [a,b]=process.versions.node.split(".").map(Number);process.exit(a>20||(a===20&&b>=19)?0:1)' 2>/dev/null
+}
+
+need_tools() {
+  javac -version 2>&1 | grep -qE '^javac (1[7-9]|[2-9][0-9])' || need "a JDK of version 17 or newer" openjdk-17-jdk-headless
+  command -v mvn >/dev/null || need Maven maven
+  ls -d /usr/lib/postgresql/*/bin/initdb >/dev/null 2>&1 || need "PostgreSQL" postgresql-15
+  command -v curl >/dev/null || need curl curl
+  command -v npm >/dev/null || need "Node.js with npm" nodejs npm
+  if ! node_is_new_enough; then
+    # Debian's Node is too old for the build; a package of the npm registry holds a newer one.
+    local arch; arch=$([ "$(uname -m)" = aarch64 ] && echo arm64 || echo x64)
+    [ -d "$data/tools/node_modules/node-linux-$arch" ] ||
+      npm install --no-audit --no-fund --loglevel=error --prefix "$data/tools" "node-linux-$arch@20.20.2" >&2
+    export PATH="$data/tools/node_modules/node-linux-$arch/bin:$PATH"
+  fi
+}
+
+need_browser() {
+  [ -x /usr/bin/chromium ] && [ -x /usr/bin/chromedriver ] || need "Chromium for the tests" chromium chromium-driver
+}
+
+# A sum over everything that goes into the build.
+sources_sum() {
+  (cd "$root" && find pom.xml core formats sheets server web -type f \
+    \( -path '*/src/*' -o -name pom.xml -o -name 'package*.json' -o -name openapi.json -o -path 'web/*.ts' -o -path 'web/*.mjs' -o -name index.html \) \
+    ! -path '*/node_modules/*' ! -path '*/target/*' ! -path '*/src/test/*' ! -name schema.ts -print0 | sort -z | xargs -0 sha256sum | sha256sum)
+}
+
+mvn_quietly() { (cd "$root" && mvn -B -q -ntp "$@"); }
