@@ -23,6 +23,9 @@ public final class Fraction implements Comparable<Fraction> {
     private static final Pattern WRITTEN = Pattern.compile("([+-]?\\d+)/(\\d+)|[+-]?(\\d+(\\.\\d*)?|\\.\\d+)");
     private static final int LONGEST = 200;
 
+    /** The one long that has no negative; it is kept as a big number, so that every small one can be negated. */
+    private static final BigInteger LEAST = BigInteger.valueOf(Long.MIN_VALUE);
+
     private final long num;
     private final long den;
     private final @Nullable BigInteger bigNum;
@@ -74,7 +77,7 @@ public final class Fraction implements Comparable<Fraction> {
         }
         BigInteger n = num.divide(g);
         BigInteger d = den.divide(g);
-        return n.bitLength() < 63 && d.bitLength() < 63
+        return n.bitLength() < 64 && d.bitLength() < 64 && !n.equals(LEAST)
                 ? new Fraction(n.longValueExact(), d.longValueExact())
                 : new Fraction(n, d);
     }

@@ -51,6 +51,10 @@ final class NumberReader {
         if (rest.isEmpty() || percentIsUnit && rest.equals("%")) {
             return true;
         }
+        if (rest.charAt(0) == '\'' && rest.length() > 1 && isDigit(rest.charAt(1))) {
+            // A grouping that is not in threes, not a unit.
+            return false;
+        }
         int c = rest.codePointAt(0);
         return Character.isLetter(c) || "°µΩ'\"".indexOf(c) >= 0;
     }

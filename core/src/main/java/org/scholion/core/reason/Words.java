@@ -100,7 +100,7 @@ public final class Words {
         if (r.has("none")) {
             parts.add("has none of " + and(r.words("none")));
         }
-        return String.join(", ", parts);
+        return parts.isEmpty() ? "has the words that are looked for" : String.join(", ", parts);
     }
 
     private static String rubric(Reason r) {

@@ -52,7 +52,7 @@ final class ChoiceOfOne implements Scorer {
         }
         Labels labels = new Labels(item);
         labels.refuseUnknown(chosen);
-        List<String> names = labels.of(chosen);
+        List<String> names = labels.inOrder(chosen);
         return item.severalWrong()
                 ? Mark.wrong(
                         item.penalty(), Reason.of(Code.CHOICE_SEVERAL_WRONG).with("chosen", names))

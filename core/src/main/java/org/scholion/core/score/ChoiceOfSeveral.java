@@ -69,8 +69,9 @@ final class ChoiceOfSeveral implements Scorer {
                 .map(id -> item.credits().getOrDefault(id, Fraction.ZERO))
                 .reduce(Fraction.ZERO, Fraction::plus);
         Fraction held = sum.clamp(item.negative() ? Fraction.of(-1) : Fraction.ZERO, Fraction.ONE);
-        Reason reason =
-                Reason.of(Code.CHOICE_WEIGHTS).with("chosen", labels.of(chosen)).with("sum", sum);
+        Reason reason = Reason.of(Code.CHOICE_WEIGHTS)
+                .with("chosen", labels.inOrder(chosen))
+                .with("sum", sum);
         return Mark.scored(held, held.equals(sum) ? reason : reason.with("clamped", held));
     }
 

@@ -20,6 +20,14 @@ record Labels(ChoiceItem item) {
         return ids.stream().map(this::of).toList();
     }
 
+    /** The chosen options in the order of the paper, so that equal choices have equal reasons. */
+    List<String> inOrder(Set<String> chosen) {
+        return of(item.options().stream()
+                .map(ChoiceItem.Option::id)
+                .filter(chosen::contains)
+                .toList());
+    }
+
     void refuseUnknown(Set<String> chosen) {
         for (String id : chosen) {
             if (item.options().stream().noneMatch(o -> o.id().equals(id))) {

@@ -1,0 +1,55 @@
+package org.scholion.core.text;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class NormaliserTest {
+    private static final String LETTERS = "aAéÉ ßıſµ½ﬁ-/.'’“”\u2014\u00A0\u3000e\u0065Åµ😀٣";
+
+    @Test
+    void normalising_twice_changes_nothing_more() {
+        Random random = new Random(5);
+        for (int i = 0; i < 5_000; i++) {
+            Normaliser n = new Normaliser(
+                    random.nextBoolean(), random.nextBoolean(), random.nextBoolean(), random.nextBoolean(), List.of());
+            String once = n.apply(some(random));
+            assertThat(n.apply(once)).as("%s", n).isEqualTo(once);
+        }
+    }
+
+    private static String some(Random random) {
+        int[] all = LETTERS.codePoints().toArray();
+        StringBuilder out = new StringBuilder();
+        for (int k = random.nextInt(12); k > 0; k--) {
+            out.appendCodePoint(all[random.nextInt(all.length)]);
+        }
+        return out.toString();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "a{3}, 3",
+        "(a{3}){4}, 12",
+        "a{3}b{4}, 4",
+        "(a{2}|b{5}){3}, 15",
+        "'[{9}]{2}', 2",
+        "'\\{9}', 1",
+        "a{2}{3}, 6",
+        "'(a{2,}){3}', 6",
+        "x, 1"
+    })
+    void nested_counted_repeats_multiply(String pattern, int product) {
+        assertThat(SafePattern.nestedRepeats(pattern)).isEqualTo(product);
+    }
+
+    @Test
+    void words_are_runs_of_letters_marks_and_digits() {
+        assertThat(WordRuns.of("Don't fix 3.5 m-lines, naïve e\u0301té!"))
+                .containsExactly("Don", "t", "fix", "3", "5", "m", "lines", "naïve", "e\u0301té");
+    }
+}
