@@ -1,0 +1,151 @@
+package org.scholion.server.testing;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.scholion.formats.json.Json;
+import tools.jackson.databind.JsonNode;
+
+/** A small assessment of a test's own, written and taken over HTTP: choice, short text, number and open. */
+public final class Lesson {
+    private static final String DEFINITION = """
+            {"format": "scholion-assessment/1", "title": "%s", "language": "en", "items": [
+              {"id": "q1", "kind": "choice", "points": "1", "prompt": "When is the range greatest?",
+               "options": [{"id": "a", "text": "At springs"}, {"id": "b", "text": "At neaps"}], "key": ["a"]},
+              {"id": "q2", "kind": "text", "points": "2", "prompt": "Which knot makes a fixed loop?",
+               "accept": [{"text": "bowline"}], "spelling": "length", "standards": [{"code": "S1"}]},
+              {"id": "q3", "kind": "number", "points": "2", "prompt": "How far in 2 h at 5 kn?",
+               "accept": [{"value": "10", "within": "0.1"}], "unit": {"expect": "nmi", "missing": "1/2"}},
+              {"id": "q4", "kind": "open", "points": "5", "prompt": "Why does the stream run?",
+               "rubric": {"criteria": [
+                 {"id": "c1", "title": "Reasoning", "levels": [
+                   {"id": "0", "points": "0", "text": "no cause"}, {"id": "1", "points": "2", "text": "a cause"}]},
+                 {"id": "c2", "title": "Terms", "levels": [
+                   {"id": "0", "points": "0", "text": "none"}, {"id": "1", "points": "3", "text": "right"}]}]}}],
+             "grading": {"bands": [{"from": "70", "label": "Secure"}, {"from": "0", "label": "Not yet"}], "pass": "60"}}
+            """;
+
+    private final Scholion.Running school;
+    public final Visitor teacher;
+    public final String id;
+    private final Map<String, String> attempts = new HashMap<>();
+
+    private Lesson(Scholion.Running school, Visitor teacher, String id) {
+        this.school = school;
+        this.teacher = teacher;
+        this.id = id;
+    }
+
+    public static JsonNode definition(String title) {
+        return Json.read(DEFINITION.formatted(title));
+    }
+
+    /** Written and saved, not given out. */
+    public static Lesson written(Scholion.Running school, String title) {
+        Visitor aud = school.as("Aud Meller");
+        String course = aud.get("/api/courses").ok().get(0).get("id").stringValue();
+        String id = aud.post("/api/assessments", Map.of("course", course, "title", title))
+                .ok()
+                .get("id")
+                .stringValue();
+        aud.put("/api/assessments/" + id + "/key", Map.of("definition", plain(definition(title)), "revision", 0))
+                .ok();
+        return new Lesson(school, aud, id);
+    }
+
+    /** Written and given out to sections, open now. */
+    public static Lesson given(Scholion.Running school, String title, String... sections) {
+        Lesson lesson = written(school, title);
+        for (String section : sections) {
+            lesson.giveOut(section).ok();
+        }
+        return lesson;
+    }
+
+    public Visitor.Reply giveOut(String section) {
+        Instant now = Instant.now();
+        Map<String, Object> body = new HashMap<>();
+        body.put("section", section(section));
+        body.put("opens", now.minusSeconds(60).toString());
+        body.put("closes", now.plusSeconds(3_600).toString());
+        body.put("minutes", null);
+        return teacher.post(path("/sittings"), body);
+    }
+
+    public String section(String letter) {
+        for (JsonNode s : teacher.get(path("")).ok().get("sections")) {
+            if (s.get("name").stringValue().equals("Section " + letter)) {
+                return s.get("id").stringValue();
+            }
+        }
+        throw new AssertionError("no section " + letter);
+    }
+
+    public String path(String rest) {
+        return "/api/assessments/" + id + rest;
+    }
+
+    /** A student begins; what they answer is saved and handed in. Null answers are left blank. */
+    public Lesson sits(String name, Object q1, Object q2, Object q3, Object q4) {
+        Visitor student = school.as(name);
+        String attempt = begin(student);
+        attempts.put(name, attempt);
+        List<Object> answers = new ArrayList<>();
+        answers.add(q1);
+        answers.add(q2);
+        answers.add(q3);
+        answers.add(q4);
+        for (int i = 0; i < answers.size(); i++) {
+            if (answers.get(i) != null) {
+                answer(student, attempt, "q" + (i + 1), answers.get(i)).ok();
+            }
+        }
+        student.post("/api/student/attempts/" + attempt + "/hand-in", null).ok();
+        return this;
+    }
+
+    public String begin(Visitor student) {
+        for (JsonNode line : student.get("/api/student/todo").ok()) {
+            if (line.get("title").stringValue().equals(title())) {
+                return student.post("/api/student/sittings/" + line.get("sitting").stringValue() + "/attempt", null)
+                        .ok()
+                        .get("attempt")
+                        .stringValue();
+            }
+        }
+        throw new AssertionError("nothing to do is called " + title());
+    }
+
+    public static Visitor.Reply answer(Visitor student, String attempt, String item, Object answer) {
+        return student.put(
+                "/api/student/attempts/" + attempt + "/answers/" + item, Map.of("answer", answer, "flagged", false));
+    }
+
+    public String title() {
+        return teacher.get(path("")).ok().get("title").stringValue();
+    }
+
+    public String attempt(String name) {
+        return attempts.get(name);
+    }
+
+    public JsonNode trace(String name) {
+        return teacher.get("/api/attempts/" + attempt(name) + "/trace").ok();
+    }
+
+    /** The current mark of a student's answer to an item. */
+    public JsonNode mark(String name, String item) {
+        for (JsonNode one : trace(name).get("items")) {
+            if (one.get("item").stringValue().equals(item)) {
+                return one.get("mark");
+            }
+        }
+        throw new AssertionError("no mark for " + item);
+    }
+
+    public static Object plain(JsonNode node) {
+        return Json.MAPPER.convertValue(node, Object.class);
+    }
+}

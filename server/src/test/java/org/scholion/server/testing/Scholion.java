@@ -1,0 +1,74 @@
+package org.scholion.server.testing;
+
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
+import org.junit.jupiter.api.extension.ParameterContext;
+import org.junit.jupiter.api.extension.ParameterResolver;
+import org.scholion.server.ScholionApplication;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/**
+ * The real application with the demo, started once for all tests of a JVM on a free port against the real PostgreSQL.
+ * Hands in the {@link Running} application, or a bean of it.
+ */
+public final class Scholion implements ParameterResolver {
+
+    /** The running application. */
+    public static final class Running implements AutoCloseable {
+        private final TestDatabase database = new TestDatabase();
+        private final ConfigurableApplicationContext context;
+
+        Running() {
+            context = new SpringApplicationBuilder(ScholionApplication.class)
+                    .registerShutdownHook(false)
+                    .run(
+                            "--server.port=0",
+                            "--server.address=127.0.0.1",
+                            "--spring.datasource.url=" + database.url(),
+                            "--spring.datasource.username=" + database.user(),
+                            "--spring.datasource.password=" + database.password(),
+                            "--scholion.demo=true");
+        }
+
+        public String address() {
+            int port = ((WebServerApplicationContext) context).getWebServer().getPort();
+            return "http://127.0.0.1:" + port;
+        }
+
+        public <T> T bean(Class<T> type) {
+            return context.getBean(type);
+        }
+
+        /** A new visitor who is signed in by a click on a name of the demo. */
+        public Visitor as(String name) {
+            return new Visitor(address()).signIn(name);
+        }
+
+        public Visitor anybody() {
+            return new Visitor(address());
+        }
+
+        @Override
+        public void close() {
+            context.close();
+            database.close();
+        }
+    }
+
+    @Override
+    public boolean supportsParameter(ParameterContext parameter, ExtensionContext extension) {
+        return true;
+    }
+
+    @Override
+    public Object resolveParameter(ParameterContext parameter, ExtensionContext extension) {
+        Running running = extension
+                .getRoot()
+                .getStore(Namespace.create(Scholion.class))
+                .getOrComputeIfAbsent("running", key -> new Running(), Running.class);
+        Class<?> type = parameter.getParameter().getType();
+        return type == Running.class ? running : running.bean(type);
+    }
+}

@@ -1,0 +1,141 @@
+package org.scholion.server.testing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.UUID;
+import org.scholion.formats.json.Json;
+import tools.jackson.databind.JsonNode;
+
+/** Somebody who talks to the application over HTTP, with cookies and the token against forged requests. */
+public final class Visitor {
+    private final String address;
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+    private boolean withToken = true;
+
+    public Visitor(String address) {
+        this.address = address;
+    }
+
+    /** An answer of the server. */
+    public record Reply(int status, String body) {
+        public JsonNode json() {
+            return Json.read(body);
+        }
+
+        public JsonNode ok() {
+            assertThat(status).as(body).isBetween(200, 299);
+            return body.isBlank() ? Json.read("{}") : json();
+        }
+
+        public Reply isRefused(int expected) {
+            assertThat(status).as(body).isEqualTo(expected);
+            return this;
+        }
+
+        public String detail() {
+            return json().path("detail").asString("");
+        }
+    }
+
+    public Visitor signIn(String name) {
+        for (JsonNode person : get("/api/demo/people").ok()) {
+            if (person.get("name").stringValue().equals(name)) {
+                post("/api/demo/session", Map.of("person", person.get("id").stringValue())).ok();
+                return this;
+            }
+        }
+        throw new AssertionError("nobody is called " + name);
+    }
+
+    public Visitor withoutToken() {
+        withToken = false;
+        return this;
+    }
+
+    public Reply get(String path) {
+        return send("GET", path, null);
+    }
+
+    public Reply post(String path, Object body) {
+        return send("POST", path, body);
+    }
+
+    public Reply put(String path, Object body) {
+        return send("PUT", path, body);
+    }
+
+    public Reply send(String method, String path, Object body) {
+        if (!method.equals("GET") && token().isEmpty()) {
+            get("/api/session");
+        }
+        HttpRequest.Builder request = request(path).header("Content-Type", "application/json");
+        String text = body == null ? "" : Json.MAPPER.writeValueAsString(body);
+        return exchange(request.method(
+                method, text.isEmpty() ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(text)));
+    }
+
+    /** The same request twice with one key, as after a lost answer. */
+    public Reply postAgain(String path, Object body, String key) {
+        return exchange(request(path)
+                .header("Content-Type", "application/json")
+                .header("Idempotency-Key", key)
+                .POST(HttpRequest.BodyPublishers.ofString(Json.MAPPER.writeValueAsString(body))));
+    }
+
+    public Reply sendFile(String path, Path file) {
+        try {
+            return sendFile(path, Files.readString(file));
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    public Reply sendFile(String path, String content) {
+        String boundary = "b" + UUID.randomUUID();
+        String body = "--" + boundary + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"f.csv\"\r\n"
+                + "Content-Type: text/csv\r\n\r\n" + content + "\r\n--" + boundary + "--\r\n";
+        return exchange(request(path)
+                .header("Content-Type", "multipart/form-data; boundary=" + boundary)
+                .POST(HttpRequest.BodyPublishers.ofString(body, StandardCharsets.UTF_8)));
+    }
+
+    private HttpRequest.Builder request(String path) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path));
+        if (withToken && !token().isEmpty()) {
+            request.header("X-XSRF-TOKEN", token());
+        }
+        return request;
+    }
+
+    private String token() {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(c -> c.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElse("");
+    }
+
+    private Reply exchange(HttpRequest.Builder request) {
+        try {
+            HttpResponse<String> response = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+            return new Reply(response.statusCode(), response.body());
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+}
