@@ -24,11 +24,9 @@ class OpenApiTest {
         ObjectNode described = school.as("Aud Meller").get("/v3/api-docs").ok().asObject();
         described.remove("servers");
         described.putObject("info").put("title", "Scholion").put("version", "1");
-        String now = Json.MAPPER
-                        .writer()
-                        .with(SerializationFeature.INDENT_OUTPUT)
-                        .writeValueAsString(sorted(described))
-                + "\n";
+        String now =
+                Json.MAPPER.writer().with(SerializationFeature.INDENT_OUTPUT).writeValueAsString(sorted(described))
+                        + "\n";
         Path file = TestDatabase.root().resolve("web/openapi.json");
         if (Boolean.getBoolean("scholion.openapi.write")) {
             Files.writeString(file, now);

@@ -109,7 +109,8 @@ public final class Lesson {
     public String begin(Visitor student) {
         for (JsonNode line : student.get("/api/student/todo").ok()) {
             if (line.get("title").stringValue().equals(title())) {
-                return student.post("/api/student/sittings/" + line.get("sitting").stringValue() + "/attempt", null)
+                return student.post(
+                                "/api/student/sittings/" + line.get("sitting").stringValue() + "/attempt", null)
                         .ok()
                         .get("attempt")
                         .stringValue();

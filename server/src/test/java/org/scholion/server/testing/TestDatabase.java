@@ -39,7 +39,10 @@ public final class TestDatabase implements AutoCloseable {
     private static Map<String, String> start() {
         try {
             Path script = root().resolve("bin/database");
-            Process process = new ProcessBuilder(script.toString(), "start", root().resolve(".data/test").toString())
+            Process process = new ProcessBuilder(
+                            script.toString(),
+                            "start",
+                            root().resolve(".data/test").toString())
                     .redirectError(ProcessBuilder.Redirect.INHERIT)
                     .start();
             String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
@@ -58,8 +61,7 @@ public final class TestDatabase implements AutoCloseable {
     }
 
     private void statement(String sql) {
-        try (Connection connection =
-                        DriverManager.getConnection(settings.get("SCHOLION_DB_URL"), user(), password());
+        try (Connection connection = DriverManager.getConnection(settings.get("SCHOLION_DB_URL"), user(), password());
                 Statement statement = connection.createStatement()) {
             statement.execute(sql);
         } catch (SQLException e) {

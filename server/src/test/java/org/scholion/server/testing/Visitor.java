@@ -21,7 +21,8 @@ import tools.jackson.databind.JsonNode;
 public final class Visitor {
     private final String address;
     private final CookieManager cookies = new CookieManager();
-    private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final HttpClient http =
+            HttpClient.newBuilder().cookieHandler(cookies).build();
     private boolean withToken = true;
 
     public Visitor(String address) {
@@ -52,7 +53,8 @@ public final class Visitor {
     public Visitor signIn(String name) {
         for (JsonNode person : get("/api/demo/people").ok()) {
             if (person.get("name").stringValue().equals(name)) {
-                post("/api/demo/session", Map.of("person", person.get("id").stringValue())).ok();
+                post("/api/demo/session", Map.of("person", person.get("id").stringValue()))
+                        .ok();
                 return this;
             }
         }
@@ -83,7 +85,8 @@ public final class Visitor {
         HttpRequest.Builder request = request(path).header("Content-Type", "application/json");
         String text = body == null ? "" : Json.MAPPER.writeValueAsString(body);
         return exchange(request.method(
-                method, text.isEmpty() ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(text)));
+                method,
+                text.isEmpty() ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(text)));
     }
 
     /** The same request twice with one key, as after a lost answer. */

@@ -1,0 +1,216 @@
+package org.scholion.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.scholion.server.person.People;
+import org.scholion.server.platform.Me;
+import org.scholion.server.testing.Lesson;
+import org.scholion.server.testing.Scholion;
+import org.scholion.server.testing.Visitor;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import tools.jackson.databind.JsonNode;
+
+/** Walks every endpoint as each role with the ids of somebody else's things. */
+@ExtendWith(Scholion.class)
+class AccessTest {
+    private static final Set<String> FOR_ANYBODY = Set.of(
+            "GET /api/session",
+            "POST /api/session",
+            "DELETE /api/session",
+            "GET /api/demo/people",
+            "POST /api/demo/session");
+    /** What lists only one's own things, so that it answers everybody of the role. */
+    private static final Set<String> OWN_LISTS = Set.of(
+            "GET /api/courses",
+            "GET /api/desk",
+            "GET /api/find",
+            "GET /api/queries",
+            "GET /api/frameworks",
+            "GET /api/student/todo",
+            "GET /api/student/results",
+            "POST /api/items/check");
+
+    private record Endpoint(String method, String path) {
+        @Override
+        public String toString() {
+            return method + " " + path;
+        }
+    }
+
+    private static List<Endpoint> endpoints(Scholion.Running school) {
+        List<Endpoint> all = new ArrayList<>();
+        JsonNode paths = school.as("Aud Meller").get("/v3/api-docs").ok().get("paths");
+        for (String path : paths.propertyNames()) {
+            for (String method : paths.get(path).propertyNames()) {
+                Endpoint endpoint = new Endpoint(method.toUpperCase(java.util.Locale.ROOT), path);
+                if (!FOR_ANYBODY.contains(endpoint.toString())) {
+                    all.add(endpoint);
+                }
+            }
+        }
+        return all;
+    }
+
+    /** Ids of things that are Aud Meller's and Noor Haddix's. */
+    private static Map<String, String> ids(JdbcClient db) {
+        Map<String, String> ids = new HashMap<>();
+        String noor = "(select id from person where given = 'Noor' and family = 'Haddix')";
+        Map.of(
+                        "assessment", "select assessment_id from attempt where student_id = " + noor + " limit 1",
+                        "attempt", "select id from attempt where student_id = " + noor + " limit 1",
+                        "sitting", "select sitting_id from attempt where student_id = " + noor + " limit 1",
+                        "result", "select id from result where student_id = " + noor + " limit 1",
+                        "query", "select id from query where student_id = " + noor + " limit 1",
+                        "course", "select id from course limit 1",
+                        "framework", "select id from framework limit 1")
+                .forEach((name, sql) ->
+                        ids.put(name, db.sql(sql).query(String.class).single()));
+        ids.put("item", "q1");
+        return ids;
+    }
+
+    private static Visitor.Reply call(Visitor visitor, Endpoint endpoint, Map<String, String> ids) {
+        String path = endpoint.path();
+        for (Map.Entry<String, String> id : ids.entrySet()) {
+            path = path.replace("{" + id.getKey() + "}", id.getValue());
+        }
+        assertThat(path).as("every id of %s is filled in", endpoint).doesNotContain("{");
+        if (path.contains("bring-in") || path.contains("roster")) {
+            return visitor.sendFile(path, "student,q1\n40200,a\n");
+        }
+        return endpoint.method().equals("GET")
+                ? visitor.get(path + (path.endsWith("/find") ? "?words=bowline" : ""))
+                : visitor.send(endpoint.method(), path, body(path, ids));
+    }
+
+    /** A body that is well-formed for each path, so that only access can refuse it. */
+    private static Object body(String path, Map<String, String> ids) {
+        Map<String, Object> sees = Map.of("score", true, "marks", true, "answers", true, "notes", true, "keys", true);
+        if (path.endsWith("/api/assessments")) {
+            return Map.of("course", ids.get("course"), "title", "Mine now");
+        }
+        if (path.endsWith("/key")) {
+            return Map.of("definition", Map.of(), "revision", 0);
+        }
+        if (path.endsWith("/sittings")) {
+            return Map.of(
+                    "section", UUID.randomUUID(), "opens", "2026-01-01T00:00:00Z", "closes", "2026-01-02T00:00:00Z");
+        }
+        if (path.contains("/doubts")) {
+            return Map.of("item", "q1", "form", "x", "credit", "1", "reach", "EXACT");
+        }
+        if (path.contains("/readings/")) {
+            return Map.of("levels", Map.of(), "comment", "", "note", "", "hold", false);
+        }
+        if (path.endsWith("/hand-back")) {
+            return Map.of("attempts", List.of(ids.get("attempt")), "sees", sees, "messages", List.of());
+        }
+        if (path.endsWith("/result/preview")) {
+            return Map.of("sees", sees, "messages", List.of());
+        }
+        if (path.contains("/editions")) {
+            return Map.of("definition", Lesson.plain(Lesson.definition("x")), "why", "");
+        }
+        if (path.endsWith("/time")) {
+            return Map.of("minutes", 10);
+        }
+        if (path.contains("/answers/")) {
+            return Map.of("answer", "x", "flagged", false);
+        }
+        if (path.endsWith("/queries")) {
+            return Map.of("item", "q1", "words", "why?");
+        }
+        return Map.of("words", "x", "item", Map.of(), "answers", List.of());
+    }
+
+    @Test
+    void nobody_gets_anything_without_signing_in(Scholion.Running school, JdbcClient db) {
+        Map<String, String> ids = ids(db);
+        for (Endpoint endpoint : endpoints(school)) {
+            assertThat(call(school.anybody(), endpoint, ids).status())
+                    .as("%s", endpoint)
+                    .isIn(401, 403);
+        }
+    }
+
+    @Test
+    void a_student_reaches_no_teachers_endpoint_and_nothing_of_another_student(Scholion.Running school, JdbcClient db) {
+        Map<String, String> ids = ids(db);
+        Visitor student = school.as("Tamsin Orrel");
+        for (Endpoint endpoint : endpoints(school)) {
+            Visitor.Reply reply = call(student, endpoint, ids);
+            if (endpoint.path().startsWith("/api/student/")) {
+                // Tamsin sits in the same section, so that only beginning one's own attempt is allowed.
+                boolean own = OWN_LISTS.contains(endpoint.toString())
+                        || endpoint.path().endsWith("/sittings/{sitting}/attempt");
+                if (!own) {
+                    assertThat(reply.status())
+                            .as("%s: %s", endpoint, reply.body())
+                            .isEqualTo(404);
+                }
+            } else {
+                assertThat(reply.status()).as("%s", endpoint).isEqualTo(403);
+            }
+            assertThat(reply.body())
+                    .as("%s tells a key", endpoint)
+                    .doesNotContain("\"accept\"")
+                    .doesNotContain("Haddix");
+        }
+    }
+
+    @Test
+    void an_administrator_sees_people_and_frameworks_but_no_answers_and_no_marks(
+            Scholion.Running school, JdbcClient db) {
+        Map<String, String> ids = ids(db);
+        Visitor admin = school.as("Berit Straum");
+        for (Endpoint endpoint : endpoints(school)) {
+            Visitor.Reply reply = call(admin, endpoint, ids);
+            if (endpoint.path().equals("/api/people") || endpoint.path().startsWith("/api/frameworks")) {
+                assertThat(reply.status()).as("%s", endpoint).isEqualTo(200);
+            } else if (!OWN_LISTS.contains(endpoint.toString())
+                    || endpoint.path().startsWith("/api/student/")) {
+                assertThat(reply.status()).as("%s: %s", endpoint, reply.body()).isIn(403, 404);
+            }
+        }
+    }
+
+    @Test
+    void a_teacher_of_no_course_of_ours_finds_nothing_of_ours(Scholion.Running school, JdbcClient db, People people) {
+        Map<String, String> ids = ids(db);
+        UUID schoolId = db.sql("select id from school").query(UUID.class).single();
+        String name = "Orla Outside" + System.nanoTime();
+        people.add(schoolId, new People.NewPerson(Me.Role.TEACHER, "Orla", name, null, null, name), null);
+        Visitor outsider = school.as("Orla " + name);
+        for (Endpoint endpoint : endpoints(school)) {
+            Visitor.Reply reply = call(outsider, endpoint, ids);
+            if (endpoint.path().startsWith("/api/student/")) {
+                assertThat(reply.status()).as("%s", endpoint).isEqualTo(403);
+            } else if (!OWN_LISTS.contains(endpoint.toString())
+                    && !endpoint.path().equals("/api/frameworks/{framework}")) {
+                assertThat(reply.status()).as("%s: %s", endpoint, reply.body()).isEqualTo(404);
+            }
+            assertThat(reply.body()).as("%s", endpoint).doesNotContain("Haddix").doesNotContain("Chartwork check");
+        }
+    }
+
+    @Test
+    void a_student_sees_no_key_and_no_mark_before_it_is_handed_back(Scholion.Running school) {
+        Lesson lesson =
+                Lesson.given(school, "Secrets", "A").sits("Noor Haddix", List.of("b"), "clove hitch", "7", "Because.");
+        Visitor noor = school.as("Noor Haddix");
+        String paper = noor.get("/api/student/attempts/" + lesson.attempt("Noor Haddix"))
+                .body();
+        assertThat(paper)
+                .contains("At springs", "clove hitch")
+                .doesNotContain("bowline", "\"key\"", "accept", "rubric", "because", "credit", "a cause");
+        assertThat(noor.get("/api/student/results").body()).doesNotContain("Secrets");
+    }
+}

@@ -1,0 +1,160 @@
+package org.scholion.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIf;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.scholion.server.ledger.Standings;
+import org.scholion.server.testing.Lesson;
+import org.scholion.server.testing.Scholion;
+import org.scholion.server.testing.TestDatabase;
+import org.scholion.server.testing.Visitor;
+import tools.jackson.databind.JsonNode;
+
+@ExtendWith(Scholion.class)
+class BringInTest {
+    private static Path data(String name) {
+        return TestDatabase.root().resolve("../shared/data").resolve(name);
+    }
+
+    static boolean dataIsThere() {
+        return Files.exists(data("evening-test.csv"));
+    }
+
+    private static String evening(Visitor aud) {
+        String course = aud.get("/api/courses").ok().get(0).get("id").stringValue();
+        JsonNode found = aud.get("/api/courses/" + course + "/assessments").ok();
+        return found.valueStream()
+                .filter(a -> a.get("title").stringValue().equals("Evening test"))
+                .findFirst()
+                .map(a -> "/api/assessments/" + a.get("id").stringValue())
+                .orElseThrow();
+    }
+
+    @Test
+    @EnabledIf("dataIsThere")
+    void a_messy_export_comes_in_as_far_as_it_fits_and_the_rest_is_named(Scholion.Running school, Standings standings) {
+        Visitor aud = school.as("Aud Meller");
+        String path = evening(aud);
+        JsonNode view = aud.sendFile(path + "/bring-in/preview", data("evening-test.csv"))
+                .ok();
+        assertThat(view.get("columns")
+                        .valueStream()
+                        .filter(c -> c.get("use").stringValue().equals("ITEM"))
+                        .count())
+                .isEqualTo(11);
+        assertThat(view.get("columns").get(1).get("use").stringValue()).isEqualTo("STUDENT");
+        JsonNode faults = view.get("faults");
+        assertThat(faults.toString())
+                .contains(
+                        "a.meller@saltmarsh.example",
+                        "Kofi Sande is here twice, also in line 6",
+                        "by name it could be");
+        assertThat(view.get("missing").toString()).contains("Stroud", "Ambler");
+
+        assertThat(aud.sendFile(path + "/bring-in", data("evening-test.csv"))
+                        .isRefused(422)
+                        .json()
+                        .get("places"))
+                .hasSize(faults.size());
+        assertThat(aud.get(path + "/collect").ok().get("sittings"))
+                .as("nothing came in half")
+                .isEmpty();
+
+        String lines = String.join(
+                ",",
+                faults.valueStream()
+                        .map(f -> f.get("line").asString())
+                        .distinct()
+                        .toList());
+        JsonNode taken = aud.sendFile(path + "/bring-in?leaveOut=" + lines, data("evening-test.csv"))
+                .ok();
+        int students = taken.get("students").intValue();
+        assertThat(students).isEqualTo(50 - faults.size());
+        assertThat(aud.get(path).ok().get("line").get("in").intValue()).isEqualTo(students);
+        assertThat(aud.get(path + "/doubts").body()).contains("thirteen");
+        assertThat(standings.differences()).isEmpty();
+
+        JsonNode again = aud.sendFile(path + "/bring-in/preview?leaveOut=" + lines, data("evening-test.csv"))
+                .ok();
+        assertThat(again.get("faults")).as("nobody comes in twice").hasSize(students);
+    }
+
+    @Test
+    @EnabledIf("dataIsThere")
+    void a_roster_comes_in_without_being_edited_first(Scholion.Running school) {
+        Visitor aud = school.as("Aud Meller");
+        String course = aud.get("/api/courses").ok().get(0).get("id").stringValue();
+        JsonNode effect = aud.sendFile("/api/courses/" + course + "/roster", data("roster.csv"))
+                .ok();
+        assertThat(effect.get("students").intValue()).isEqualTo(52);
+        assertThat(effect.get("isNew").intValue()).as("the demo knows them all").isZero();
+        JsonNode more = aud.sendFile(
+                        "/api/courses/" + course + "/roster",
+                        "number;first name;surname;section\n99001;Ada;Newly;Section D\n99002;Bo;Newly;Section D\n")
+                .ok();
+        assertThat(more.get("isNew").intValue()).isEqualTo(2);
+        assertThat(aud.get("/api/courses/" + course).body()).contains("Section D", "Newly");
+    }
+
+    @Test
+    void faults_of_a_roster_are_named_and_nobody_is_added(Scholion.Running school) {
+        Visitor aud = school.as("Aud Meller");
+        String course = aud.get("/api/courses").ok().get(0).get("id").stringValue();
+        String file =
+                "number,first name,surname,section\n99100,New,Person,Section A\n99100,Same,Number,Section A\n40200,Other,Name,Section A\n99101,,Nameless,Section A\n";
+        String said = aud.sendFile("/api/courses/" + course + "/roster", file)
+                .isRefused(422)
+                .body();
+        assertThat(said)
+                .contains("line 3", "stands in line 2 already", "belongs to Tamsin Orrel", "the first name is empty");
+        assertThat(aud.get("/api/courses/" + course).body()).doesNotContain("99100");
+    }
+
+    @Test
+    void a_plain_table_by_number_comes_in_and_is_scored(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Plain table");
+        String file = "q3\tnumber\t1\tQuestion 2\n10 nmi\t40200\tb\tbowline\n9\t40208\tAt springs\t\n";
+        lesson.teacher.sendFile(lesson.path("/bring-in"), file).ok();
+        JsonNode monitor = lesson.teacher.get(lesson.path("/collect")).ok();
+        assertThat(monitor.get("in").intValue()).isEqualTo(2);
+        JsonNode book = lesson.teacher.get(lesson.path("/hand-back")).ok();
+        assertThat(book.get("students")
+                        .valueStream()
+                        .map(s -> s.get("name").stringValue() + " "
+                                + s.get("score").stringValue()))
+                .containsExactly("Lotte Marrin 1", "Tamsin Orrel 4");
+    }
+
+    @Test
+    void what_is_no_option_is_named_by_row_and_column(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "No option");
+        Visitor.Reply reply = lesson.teacher
+                .sendFile(lesson.path("/bring-in"), "number,q1\n40200,At noon\n99999,a\n")
+                .isRefused(422);
+        assertThat(reply.body())
+                .contains("line 2, q1", "'At noon' is none of the options", "line 3, number", "'99999' is no student");
+    }
+
+    @Test
+    void a_file_that_is_no_table_gets_a_clear_word(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "No table");
+        assertThat(lesson.teacher
+                        .sendFile(lesson.path("/bring-in/preview"), "")
+                        .isRefused(422)
+                        .detail())
+                .contains("empty");
+        assertThat(lesson.teacher
+                        .sendFile(lesson.path("/bring-in/preview"), "a,b\n1,2,3\n")
+                        .isRefused(422)
+                        .detail())
+                .contains("3 cells");
+        JsonNode view = lesson.teacher
+                .sendFile(lesson.path("/bring-in/preview"), "x,y\n1,2\n")
+                .ok();
+        assertThat(view.get("faults").toString()).contains("no column names the students", "no column is a question");
+    }
+}
