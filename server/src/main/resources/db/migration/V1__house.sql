@@ -127,7 +127,8 @@ create table response (
   at timestamptz not null,
   primary key (school_id, attempt_id, item)
 );
-create sequence mark_seq cache 50;
+-- No cache: the last mark is the current one, so numbers must rise across connections.
+create sequence mark_seq;
 create table mark (
   school_id uuid not null,
   attempt_id uuid not null references attempt (id),

@@ -62,11 +62,14 @@ class SettleTest {
 
         JsonNode mark = lesson.mark("Kofi Sande", "q2");
         assertThat(mark.get("points").stringValue()).isEqualTo("1");
-        assertThat(mark.get("because").stringValue()).contains("rescue knot", "It has a better name.");
+        assertThat(mark.get("because").stringValue())
+                .containsIgnoringCase("rescue  knot")
+                .contains("It has a better name.");
         assertThat(lesson.teacher.get(lesson.path("/key")).body())
                 .as("the key has learned it")
-                .contains("rescue knot");
+                .containsIgnoringCase("rescue  knot");
         lesson.sits("Ewan Pryce", null, "RESCUE KNOT", null, null);
+
         assertThat(lesson.mark("Ewan Pryce", "q2").get("points").stringValue())
                 .as("and never asks again")
                 .isEqualTo("1");

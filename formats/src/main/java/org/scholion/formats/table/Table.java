@@ -53,6 +53,8 @@ public record Table(List<String> names, List<Row> rows, char separator) {
         try (CsvReader<CsvRecord> reader = CsvReader.builder()
                 .fieldSeparator(separator)
                 .skipEmptyLines(true)
+                .allowExtraFields(true)
+                .allowMissingFields(true)
                 .ofCsvRecord(body)) {
             for (CsvRecord record : reader) {
                 rows.add(new Row((int) record.getStartingLineNumber(), record.getFields()));
