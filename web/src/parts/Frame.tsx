@@ -76,7 +76,7 @@ function PersonMenu({ session }: { session: Schemas["Session"] }) {
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger
-        aria-label={session.name}
+        aria-label={`${initials}, ${session.name}`}
         className="size-7 shrink-0 rounded-full border border-ink text-[0.7rem] font-semibold"
       >
         {initials}

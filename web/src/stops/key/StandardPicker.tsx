@@ -17,16 +17,24 @@ export function StandardPicker({
   if (!framework) {
     return null;
   }
-  const take = (typed: string) => {
-    const wanted = typed.trim().toLowerCase();
+  const add = (code: string) => {
+    if (!chosen.some((c) => c.code === code)) {
+      onChange([...chosen, { code }]);
+    }
+    setWords("");
+  };
+  const type = (typed: string) => {
+    // A line chosen from the list is whole; what is being typed waits for Enter.
+    const whole = framework.standards.find((s) => `${s.code} ${s.text}` === typed);
+    whole ? add(whole.code) : setWords(typed);
+  };
+  const enter = () => {
+    const wanted = words.trim().toLowerCase();
     const found =
-      framework.standards.find((s) => `${s.code} ${s.text}`.toLowerCase() === wanted) ??
-      framework.standards.find((s) => s.code.toLowerCase() === wanted);
-    if (found && !chosen.some((c) => c.code === found.code)) {
-      onChange([...chosen, { code: found.code }]);
-      setWords("");
-    } else {
-      setWords(typed);
+      framework.standards.find((s) => s.code.toLowerCase() === wanted) ??
+      framework.standards.find((s) => wanted && `${s.code} ${s.text}`.toLowerCase().includes(wanted));
+    if (found) {
+      add(found.code);
     }
   };
   return (
@@ -40,12 +48,12 @@ export function StandardPicker({
             key={c.code}
             type="button"
             className="rounded-corner bg-standard-wash px-2 py-1 text-left text-small text-standard"
-            aria-label={t("take {{code}} off", { code: c.code })}
             onClick={() => onChange(chosen.filter((o) => o.code !== c.code))}
           >
             <strong>{c.code}</strong>{" "}
             {framework.standards.find((s) => s.code === c.code)?.text ?? t("not in the framework")}{" "}
             <span aria-hidden="true">−</span>
+            <span className="sr-only">{t("take it off")}</span>
           </button>
         ))}
         <input
@@ -54,17 +62,8 @@ export function StandardPicker({
           value={words}
           placeholder={t("a code or words")}
           className="w-40 rounded-corner border border-rule-strong bg-sheet px-2 py-1"
-          onChange={(e) => take(e.target.value)}
-          onKeyDown={(e) => {
-            if (e.key === "Enter" && words.trim()) {
-              const like = framework.standards.find((s) =>
-                `${s.code} ${s.text}`.toLowerCase().includes(words.trim().toLowerCase()),
-              );
-              if (like) {
-                take(like.code);
-              }
-            }
-          }}
+          onChange={(e) => type(e.target.value)}
+          onKeyDown={(e) => e.key === "Enter" && enter()}
         />
         <datalist id={`${id}-all`}>
           {framework.standards.map((s) => (

@@ -92,7 +92,7 @@ function StripOfAnswers({
   onGo: (at: number) => void;
 }) {
   return (
-    <span className="flex flex-wrap gap-0.5">
+    <span className="flex flex-wrap">
       {answers.map((a, i) => {
         const done = a.mark.state !== "read";
         const look = done
@@ -107,8 +107,12 @@ function StripOfAnswers({
             aria-current={i === at}
             aria-label={`${a.name ?? t("answer {{n}}", { n: i + 1 })}, ${done ? t("read") : a.held ? t("held back") : t("unread")}`}
             onClick={() => onGo(i)}
-            className={`h-5 w-4 border ${look} ${i === at ? "outline-2 outline-offset-1 outline-ink" : ""}`}
-          />
+            className="flex size-6 items-center justify-center"
+          >
+            <span
+              className={`block h-5 w-4 border ${look} ${i === at ? "outline-2 outline-offset-1 outline-ink" : ""}`}
+            />
+          </button>
         );
       })}
     </span>

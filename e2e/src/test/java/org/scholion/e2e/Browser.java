@@ -1,0 +1,267 @@
+package org.scholion.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.openqa.selenium.By;
+import org.openqa.selenium.JavascriptExecutor;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.OutputType;
+import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.support.ui.WebDriverWait;
+import org.scholion.server.testing.TestDatabase;
+
+/** A Chromium of its own, with a screen of a given size. */
+final class Browser implements AutoCloseable {
+    private static final Duration PATIENCE = Duration.ofSeconds(12);
+
+    private final ChromeDriver driver;
+    private final String address;
+    private final Path profile;
+
+    Browser(String address, int width, int height) {
+        this.address = address;
+        try {
+            profile = Files.createTempDirectory("chromium");
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+        ChromeOptions options = new ChromeOptions();
+        options.setBinary("/usr/bin/chromium");
+        options.addArguments(
+                "--headless",
+                "--no-sandbox",
+                "--disable-gpu",
+                "--disable-quic",
+                "--no-first-run",
+                "--disable-background-networking",
+                "--disable-component-update",
+                "--disable-sync",
+                "--lang=en-GB",
+                "--user-data-dir=" + profile);
+        driver = new ChromeDriver(
+                new ChromeDriverService.Builder()
+                        .usingDriverExecutable(new java.io.File("/usr/bin/chromedriver"))
+                        .usingAnyFreePort()
+                        .build(),
+                options);
+        // The window's own frame takes height away; the page is to have exactly this size.
+        driver.executeCdpCommand(
+                "Emulation.setDeviceMetricsOverride",
+                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", width < 600));
+    }
+
+    Browser open(String path) {
+        driver.get(address + path);
+        return this;
+    }
+
+    Browser signIn(String name) {
+        open("/");
+        clickName(name);
+        waitUntil(() -> !path().equals("/"), "signed in as " + name);
+        return this;
+    }
+
+    private void clickName(String name) {
+        click("button", name);
+    }
+
+    String path() {
+        return driver.getCurrentUrl().substring(address.length());
+    }
+
+    /** Waits until the text is on the page. */
+    Browser sees(String text) {
+        waitUntil(() -> text().contains(text), "'" + text + "' in: " + text());
+        return this;
+    }
+
+    Browser seesNot(String text) {
+        waitUntil(() -> !text().contains(text), "no '" + text + "'");
+        return this;
+    }
+
+    String text() {
+        return driver.findElement(By.tagName("body")).getText();
+    }
+
+    Browser click(String tag, String text) {
+        act(find(tag, text), "click " + text);
+        return this;
+    }
+
+    Browser clickButton(String text) {
+        return click("button", text);
+    }
+
+    Browser clickLink(String text) {
+        return click("a", text);
+    }
+
+    /** Clicks what carries this accessible name. */
+    Browser clickLabelled(String label) {
+        act(By.cssSelector("[aria-label='" + label + "']"), "click " + label);
+        return this;
+    }
+
+    private static By find(String tag, String text) {
+        return By.xpath("//" + tag + "[contains(normalize-space(.), \"" + text + "\")]");
+    }
+
+    private void act(By by, String what) {
+        waitUntil(
+                () -> {
+                    List<WebElement> found = driver.findElements(by);
+                    WebElement one = found.stream()
+                            .filter(e -> e.isDisplayed() && e.isEnabled())
+                            .findFirst()
+                            .orElse(null);
+                    if (one == null) {
+                        return false;
+                    }
+                    driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", one);
+                    one.click();
+                    return true;
+                },
+                what);
+    }
+
+    /** The field with this label or accessible name. */
+    WebElement field(String label) {
+        By by = By.xpath("//*[@aria-label=\"" + label + "\"] | //*[@id=//label[contains(normalize-space(.), \"" + label
+                + "\")]/@for]");
+        waitUntil(() -> driver.findElements(by).stream().anyMatch(WebElement::isDisplayed), "field " + label);
+        return driver.findElements(by).stream()
+                .filter(WebElement::isDisplayed)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    Browser type(String label, String text) {
+        WebElement field = field(label);
+        field.sendKeys(Keys.chord(Keys.CONTROL, "a"), Keys.DELETE);
+        field.sendKeys(text);
+        return this;
+    }
+
+    /** Presses keys on the page, where no field has the focus. */
+    Browser press(CharSequence... keys) {
+        driver.executeScript("document.activeElement && document.activeElement.blur()");
+        for (CharSequence key : keys) {
+            new Actions(driver).sendKeys(key).perform();
+        }
+        return this;
+    }
+
+    Browser pressCtrl(String key) {
+        new Actions(driver)
+                .keyDown(Keys.CONTROL)
+                .sendKeys(key)
+                .keyUp(Keys.CONTROL)
+                .perform();
+        return this;
+    }
+
+    Browser choose(Path file) {
+        waitUntil(() -> !driver.findElements(By.cssSelector("input[type=file]")).isEmpty(), "a file field");
+        driver.findElement(By.cssSelector("input[type=file]"))
+                .sendKeys(file.toAbsolutePath().normalize().toString());
+        return this;
+    }
+
+    private interface Check {
+        boolean holds();
+    }
+
+    private void waitUntil(Check check, String what) {
+        try {
+            new WebDriverWait(driver, PATIENCE, Duration.ofMillis(100))
+                    .ignoring(StaleElementReferenceException.class)
+                    .ignoring(org.openqa.selenium.ElementNotInteractableException.class)
+                    .ignoring(org.openqa.selenium.ElementClickInterceptedException.class)
+                    .until(d -> check.holds());
+        } catch (org.openqa.selenium.TimeoutException e) {
+            throw new AssertionError("waited in vain for " + what + " at " + driver.getCurrentUrl() + "\n" + text(), e);
+        }
+    }
+
+    /** Nothing serious that axe finds on the page as it stands; and nothing wider than the screen. */
+    Browser isAccessible(String view) {
+        try {
+            driver.executeScript(Files.readString(TestDatabase.root().resolve("web/node_modules/axe-core/axe.min.js")));
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+        Object found = ((JavascriptExecutor) driver).executeAsyncScript("""
+                const done = arguments[arguments.length - 1];
+                axe.run(document, {runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']}).then(r => done(
+                  r.violations.filter(v => v.impact === 'serious' || v.impact === 'critical')
+                    .map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160)).join(' | '))));""");
+        assertThat((List<?>) found).as(view).isEmpty();
+        Object wider = driver.executeScript("return document.documentElement.scrollWidth - window.innerWidth");
+        assertThat(((Number) wider).intValue())
+                .as("%s is wider than the screen", view)
+                .isLessThanOrEqualTo(0);
+        return this;
+    }
+
+    /** What went wrong in the page's console, but for answers that the server refuses on purpose. */
+    Browser hasNoErrors() {
+        assertThat(driver.manage().logs().get("browser").getAll().stream()
+                        .map(Object::toString)
+                        .filter(line -> line.contains("SEVERE") && !line.contains("Failed to load resource"))
+                        .collect(Collectors.toList()))
+                .isEmpty();
+        return this;
+    }
+
+    /** Keeps a picture for the README, when this run is asked for pictures. */
+    Browser picture(String name) {
+        String folder = System.getProperty("scholion.pictures", "");
+        if (!folder.isBlank()) {
+            try {
+                Files.write(
+                        TestDatabase.root().resolve(folder).resolve(name + ".png"),
+                        driver.getScreenshotAs(OutputType.BYTES));
+            } catch (IOException e) {
+                throw new IllegalStateException(e);
+            }
+        }
+        return this;
+    }
+
+    Browser offline(boolean off) {
+        Map<String, Object> conditions = new HashMap<>();
+        conditions.put("offline", off);
+        conditions.put("latency", 0);
+        conditions.put("downloadThroughput", -1);
+        conditions.put("uploadThroughput", -1);
+        driver.executeCdpCommand("Network.enable", Map.of());
+        driver.executeCdpCommand("Network.emulateNetworkConditions", conditions);
+        return this;
+    }
+
+    @Override
+    public void close() {
+        driver.quit();
+        try (var files = Files.walk(profile)) {
+            files.sorted(java.util.Comparator.reverseOrder())
+                    .forEach(p -> p.toFile().delete());
+        } catch (IOException e) {
+            // A profile that is left behind in the temporary folder harms nobody.
+        }
+    }
+}

@@ -1,0 +1,142 @@
+package org.scholion.e2e;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.Keys;
+import org.scholion.server.testing.Scholion;
+import org.scholion.server.testing.TestDatabase;
+import org.scholion.server.testing.Visitor;
+import tools.jackson.databind.JsonNode;
+
+/** Every main view on the demo's data, at the sizes that people have, with axe; and the pictures of the README. */
+@ExtendWith(Scholion.class)
+class ViewsTest {
+    private static String assessment(Scholion.Running school, String title) {
+        Visitor aud = school.as("Aud Meller");
+        String words = title.replace(" ", "+");
+        for (JsonNode found : aud.get("/api/find?words=" + words).ok()) {
+            if (found.get("kind").stringValue().equals("assessment")) {
+                return "/a/" + found.get("id").stringValue();
+            }
+        }
+        throw new AssertionError(title);
+    }
+
+    private static String section(Scholion.Running school, String assessment, String letter) {
+        for (JsonNode s : school.as("Aud Meller")
+                .get("/api/assessments/" + assessment.substring(3))
+                .ok()
+                .get("sections")) {
+            if (s.get("name").stringValue().endsWith(letter)) {
+                return "?section=" + s.get("id").stringValue();
+            }
+        }
+        throw new AssertionError(letter);
+    }
+
+    @Test
+    void the_teachers_views_are_whole_and_accessible(Scholion.Running school) {
+        String tides = assessment(school, "Tides and tidal streams");
+        String b = section(school, tides, "B");
+        try (Browser aud = new Browser(school.address(), 1280, 800)) {
+            aud.open("/").sees("made-up school").isAccessible("Sign in").picture("sign-in");
+            aud.signIn("Aud Meller").sees("piles wait").isAccessible("Desk").picture("desk");
+            aud.open("/courses").sees("Collision rules").isAccessible("Course").picture("course");
+            aud.open(tides + "/key?item=q3").sees("How this scores").sees("Known to be wrong");
+            aud.field("an answer to try").sendKeys("the Bow line");
+            aud.sees("matches the pattern").isAccessible("Key").picture("key");
+            aud.open(assessment(school, "Passage planning") + "/collect")
+                    .sees("closes in")
+                    .isAccessible("Collect")
+                    .picture("collect");
+            aud.open(tides + "/settle" + b)
+                    .sees("a bow line hitch")
+                    .sees("Nobody loses")
+                    .isAccessible("Settle")
+                    .picture("settle");
+            aud.open(tides + "/read" + b)
+                    .sees("names hidden")
+                    .press("2", "1")
+                    .isAccessible("Read")
+                    .picture("read");
+            aud.open(assessment(school, "Lights and shapes") + "/examine")
+                    .sees("sorts the wrong way")
+                    .isAccessible("Examine")
+                    .picture("examine");
+            aud.open(assessment(school, "Buoyage") + "/hand-back")
+                    .sees("What they see")
+                    .sees("decided by the key");
+            aud.isAccessible("Hand back").picture("hand-back");
+            aud.open("/queries").sees("Noor Haddix").isAccessible("Queries").picture("queries");
+            aud.open("/standards").sees("Coastal Skills").isAccessible("Standards");
+            aud.open("/gradebook")
+                    .sees("Ambler, Wanda")
+                    .click("td/button", "36.4")
+                    .sees("Question by question");
+            aud.isAccessible("Gradebook").picture("gradebook");
+            aud.hasNoErrors();
+        }
+    }
+
+    @Test
+    void a_file_is_shown_with_what_each_column_is_taken_for_before_anything_comes_in(Scholion.Running school) {
+        var file = TestDatabase.root().resolve("../shared/data/evening-test.csv");
+        org.junit.jupiter.api.Assumptions.assumeTrue(java.nio.file.Files.exists(file));
+        try (Browser aud = new Browser(school.address(), 1280, 800)) {
+            aud.signIn("Aud Meller")
+                    .open(assessment(school, "Evening test") + "/bring-in")
+                    .choose(file);
+            aud.sees("things do not fit")
+                    .sees("Kofi Sande is here twice")
+                    .isAccessible("Bring in")
+                    .picture("bring-in");
+            aud.clickButton("leave line 4 out").clickButton("leave line 51 out").sees("by name it could be");
+            aud.clickButton("leave line 10 out").clickButton("Bring in 47").sees("from a file");
+            aud.hasNoErrors();
+        }
+    }
+
+    @Test
+    void the_students_pages_fit_a_phone(Scholion.Running school) {
+        try (Browser yuki = new Browser(school.address(), 360, 740)) {
+            yuki.signIn("Yuki Tarn")
+                    .sees("Passage planning")
+                    .isAccessible("To do")
+                    .picture("student-to-do");
+            yuki.clickButton("Go on").sees("Question 1 of 7").isAccessible("Sitting");
+            yuki.clickButton("Next").isAccessible("Sitting, number").picture("student-sitting");
+        }
+        try (Browser noor = new Browser(school.address(), 360, 740)) {
+            noor.signIn("Noor Haddix")
+                    .open("/results")
+                    .clickLink("Chartwork check 4")
+                    .sees("decided by the key");
+            noor.isAccessible("Result").picture("student-result");
+        }
+    }
+
+    @Test
+    void the_administrator_sees_the_people(Scholion.Running school) {
+        try (Browser berit = new Browser(school.address(), 1280, 800)) {
+            berit.signIn("Berit Straum").sees("Ambler, Wanda").isAccessible("People");
+        }
+    }
+
+    @Test
+    void keys_and_the_finder_are_at_hand_everywhere(Scholion.Running school) {
+        try (Browser aud = new Browser(school.address(), 1280, 800)) {
+            aud.signIn("Aud Meller").sees("piles wait").press("?").sees("No key acts while you are typing in a field.");
+            aud.press(Keys.ESCAPE).pressCtrl("k");
+            aud.field("Find").sendKeys("Haddix");
+            aud.sees("Noor Haddix").isAccessible("Finder");
+        }
+    }
+
+    @Test
+    void the_teachers_margin_slides_up_on_a_narrow_screen(Scholion.Running school) {
+        try (Browser aud = new Browser(school.address(), 390, 780)) {
+            aud.signIn("Aud Meller").sees("piles wait").clickButton("Margin: what is said about this");
+            aud.sees("Coming up").isAccessible("Desk on a narrow screen");
+        }
+    }
+}
