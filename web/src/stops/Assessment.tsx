@@ -89,20 +89,42 @@ function SectionMenu({ header, section }: { header: Schemas["AssessmentHeader"];
 function useLive(assessment: string) {
   const client = useQueryClient();
   useEffect(() => {
-    const source = new EventSource(`/api/assessments/${assessment}/live`);
+    let source: EventSource | undefined;
     let soon: ReturnType<typeof setTimeout> | undefined;
-    source.onmessage = (event) => {
-      if (event.data === "changed") {
-        // Many answers may arrive in one second; one fetch serves them all.
-        soon ??= setTimeout(() => {
-          soon = undefined;
-          void client.invalidateQueries({ queryKey: ["assessment", assessment] });
-        }, 300);
+    const refresh = () => {
+      soon = undefined;
+      void client.invalidateQueries({ queryKey: ["assessment", assessment] });
+    };
+    const close = () => {
+      source?.close();
+      source = undefined;
+    };
+    // A browser has few connections to one server, so that only a page that is looked at keeps one open.
+    const listen = () => {
+      if (document.hidden) {
+        close();
+        return;
+      }
+      if (!source) {
+        source = new EventSource(`/api/assessments/${assessment}/live`);
+        source.onmessage = (event) => {
+          if (event.data === "changed") {
+            // Many answers may arrive in one second; one fetch serves them all.
+            soon ??= setTimeout(refresh, 300);
+          }
+        };
       }
     };
+    listen();
+    document.addEventListener("visibilitychange", listen);
+    window.addEventListener("pagehide", close);
+    window.addEventListener("pageshow", listen);
     return () => {
       clearTimeout(soon);
-      source.close();
+      close();
+      document.removeEventListener("visibilitychange", listen);
+      window.removeEventListener("pagehide", close);
+      window.removeEventListener("pageshow", listen);
     };
   }, [assessment, client]);
 }

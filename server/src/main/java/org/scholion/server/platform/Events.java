@@ -76,7 +76,15 @@ public class Events {
     @PreDestroy
     void close() {
         open = false;
-        watchers.values().forEach(all -> all.forEach(SseEmitter::complete));
+        watchers.values().forEach(all -> all.forEach(Events::complete));
+    }
+
+    private static void complete(SseEmitter emitter) {
+        try {
+            emitter.complete();
+        } catch (IllegalStateException e) {
+            // Whoever watched has left already.
+        }
     }
 
     private void run() {
