@@ -49,6 +49,18 @@ export function ChoiceKey({ item, onChange }: KeyProps) {
               onChange={(e) => setText(o.id, e.target.value)}
               className="min-w-0 flex-1 bg-sheet py-1 font-script text-words"
             />
+            {!several && !key.includes(o.id) && (
+              <label className="flex items-center gap-2 text-small text-soft">
+                {t("credit")}
+                <input
+                  aria-label={t("credit of option {{letter}}", { letter: String.fromCharCode(65 + i) })}
+                  value={item.credits?.[o.id] ?? ""}
+                  placeholder="0"
+                  onChange={(e) => onChange(withCredit(item, o.id, e.target.value))}
+                  className="w-14 rounded-corner border border-rule bg-sheet px-1 py-0.5 text-right text-ink"
+                />
+              </label>
+            )}
             {options.length > 2 && (
               <TextButton className="text-small text-soft" onClick={() => remove(o.id)}>
                 {t("out")}
@@ -78,6 +90,16 @@ export function ChoiceKey({ item, onChange }: KeyProps) {
           />
           {t("several may be chosen")}
         </label>
+        <label className="flex items-center gap-2">
+          {t("a wrong answer costs")}
+          <input
+            aria-label={t("penalty, as a share of the points")}
+            value={item.penalty ?? ""}
+            placeholder="0"
+            onChange={(e) => onChange(withPenalty(item, e.target.value))}
+            className="w-14 rounded-corner border border-rule bg-sheet px-1 py-0.5 text-right"
+          />
+        </label>
         {several && (
           <label className="flex items-center gap-2">
             {t("counted")}
@@ -97,6 +119,17 @@ export function ChoiceKey({ item, onChange }: KeyProps) {
       </div>
     </fieldset>
   );
+}
+
+/** A partial credit for an option outside the key; an empty field takes it off. */
+function withCredit(item: Item, id: string, credit: string): Item {
+  const { [id]: _, ...others } = item.credits ?? {};
+  return { ...item, credits: credit ? { ...others, [id]: credit } : others };
+}
+
+function withPenalty(item: Item, penalty: string): Item {
+  const { penalty: _, ...rest } = item;
+  return penalty ? { ...rest, penalty } : rest;
 }
 
 function freeId(item: Item): string {

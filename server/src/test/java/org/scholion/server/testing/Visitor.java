@@ -3,6 +3,7 @@ package org.scholion.server.testing;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.net.CookieManager;
 import java.net.HttpCookie;
 import java.net.URI;
@@ -112,6 +113,19 @@ public final class Visitor {
         return exchange(request(path)
                 .header("Content-Type", "multipart/form-data; boundary=" + boundary)
                 .POST(HttpRequest.BodyPublishers.ofString(body, StandardCharsets.UTF_8)));
+    }
+
+    /** A stream that stays open. */
+    public InputStream stream(String path) {
+        try {
+            return http.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofInputStream())
+                    .body();
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
     }
 
     private HttpRequest.Builder request(String path) {

@@ -1,0 +1,45 @@
+import { describe, expect, it } from "vitest";
+import { type Item, keyInShort, kindName, letterOf, newCriterion, newItem } from "./definition";
+
+describe("new items", () => {
+  it("get an id that is free, also after some were taken out", () => {
+    const items = [newItem("choice", []), { ...newItem("open", []), id: "q3" }];
+    expect(newItem("text", items).id).toBe("q4");
+    expect(newItem("text", [{ ...newItem("open", []), id: "q7" }]).id).toBe("q2");
+  });
+  it("bring the least that their kind needs", () => {
+    expect(newItem("choice", []).options).toHaveLength(4);
+    expect(newItem("text", []).spelling).toBe("length");
+    expect(newItem("open", []).rubric?.criteria[0]?.levels.map((l) => l.points)).toEqual(["0", "1", "2"]);
+    expect(newItem("passage", []).points).toBeUndefined();
+  });
+  it("number criteria without taking a number twice", () => {
+    expect(newCriterion([{ id: "c2", title: "", levels: [] }]).id).toBe("c3");
+  });
+});
+
+describe("a key in a few words", () => {
+  const choice: Item = { ...newItem("choice", []), key: ["c", "a"] };
+  it("shows letters for choices, in order", () => {
+    expect(keyInShort(choice)).toBe("A C");
+    expect(letterOf(choice, "d")).toBe("D");
+    expect(letterOf(choice, "x")).toBe("x");
+  });
+  it("shows the first text and how many more", () => {
+    const text = newItem("text", []);
+    expect(keyInShort(text)).toBe("");
+    expect(keyInShort({ ...text, accept: [{ text: "bowline" }, { pattern: "b.*" }, { words: {} }] })).toBe(
+      "bowline + 2",
+    );
+  });
+  it("shows a number with its tolerance, or its range", () => {
+    const number = newItem("number", []);
+    expect(keyInShort({ ...number, accept: [{ value: "12.5", within: "2%" }] })).toBe("12.5 ± 2%");
+    expect(keyInShort({ ...number, accept: [{ from: "1", to: "2" }] })).toBe("1 – 2");
+  });
+  it("names several choices and open items", () => {
+    expect(kindName({ ...choice, max: 3 })).toBe("choice, several");
+    expect(kindName(choice)).toBe("choice");
+    expect(keyInShort(newItem("open", []))).toBe("1 criteria");
+  });
+});
