@@ -3,6 +3,7 @@ import { useParams, useSearchParams } from "react-router";
 import { api, ok, type Schemas } from "../../api/client";
 import { MarginPart, Sheet } from "../../parts/Sheet";
 import { Empty, Loaded } from "../../parts/States";
+import { VirtualRows } from "../../parts/VirtualRows";
 import { t } from "../../text";
 import { points } from "../../text/figures";
 import { Trace } from "./Trace";
@@ -89,8 +90,8 @@ function Table({
             ))}
           </tr>
         </thead>
-        <tbody>
-          {rows.map((r) => (
+        <VirtualRows rows={rows} height={31} columns={book.columns.length + 1}>
+          {(r) => (
             <tr key={r.student + r.section} className="border-b border-rule">
               <th scope="row" className="sticky left-0 bg-sheet py-1 pr-4 pl-6 text-left whitespace-nowrap">
                 {`${r.family}, ${r.given}`}
@@ -98,15 +99,15 @@ function Table({
               {r.cells.map((cell, i) => (
                 <td key={book.columns[i]?.assessment} className="p-0 text-right">
                   {cell ? (
-                    <CellButton cell={cell} open={cell.attempt === open} onOpen={onOpen} />
+                    <CellButton cell={cell} open={cell.standing.attempt === open} onOpen={onOpen} />
                   ) : (
                     <span className="px-2 text-soft">–</span>
                   )}
                 </td>
               ))}
             </tr>
-          ))}
-        </tbody>
+          )}
+        </VirtualRows>
       </table>
     </section>
   );
@@ -121,20 +122,21 @@ function CellButton({
   open: boolean;
   onOpen: (attempt: string) => void;
 }) {
+  const { standing } = cell;
   return (
     <button
       type="button"
-      onClick={() => onOpen(cell.attempt)}
-      title={`${points(cell.score)} / ${points(cell.possible)}`}
+      onClick={() => onOpen(standing.attempt)}
+      title={`${points(standing.score)} / ${points(standing.possible)}`}
       aria-pressed={open}
-      className={`w-full px-2 py-1 text-right ${open ? "bg-by-rule-wash font-semibold" : ""} ${cell.provisional ? "text-waiting" : ""}`}
+      className={`w-full px-2 py-1 text-right ${open ? "bg-by-rule-wash font-semibold" : ""} ${standing.provisional ? "text-waiting" : ""}`}
     >
-      {cell.percent ?? "–"}
+      {standing.percent ?? "–"}
       <span aria-hidden="true" className="inline-block w-4">
-        {cell.provisional ? "…" : cell.handedBack ? "·" : ""}
+        {standing.provisional ? "…" : cell.handedBack ? "·" : ""}
       </span>
       <span className="sr-only">
-        {cell.provisional
+        {standing.provisional
           ? t("still provisional")
           : cell.handedBack
             ? t("handed back")

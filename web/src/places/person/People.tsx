@@ -4,6 +4,7 @@ import { api, ok } from "../../api/client";
 import { Field } from "../../parts/Field";
 import { MarginPart, Sheet } from "../../parts/Sheet";
 import { Loaded } from "../../parts/States";
+import { VirtualRows } from "../../parts/VirtualRows";
 import { t } from "../../text";
 
 const ROLES = { TEACHER: "teacher", STUDENT: "student", ADMIN: "administrator" };
@@ -53,16 +54,16 @@ export function People() {
                   </th>
                 </tr>
               </thead>
-              <tbody>
-                {shown.map((p) => (
+              <VirtualRows rows={shown} height={35} columns={4}>
+                {(p) => (
                   <tr key={p.id} className="border-b border-rule">
                     <td className="px-6 py-1.5 font-semibold">{`${p.family}, ${p.given}`}</td>
                     <td>{p.number ?? "–"}</td>
                     <td>{p.email ?? "–"}</td>
                     <td>{t(ROLES[p.role])}</td>
                   </tr>
-                ))}
-              </tbody>
+                )}
+              </VirtualRows>
             </table>
           </Sheet>
         );

@@ -6,6 +6,7 @@ import { Button } from "../../parts/Button";
 import { MarginPart, Note, Sheet } from "../../parts/Sheet";
 import { Empty, Loaded, Trouble } from "../../parts/States";
 import { Strip } from "../../parts/Strip";
+import { VirtualRows } from "../../parts/VirtualRows";
 import { t } from "../../text";
 import { moment, stretch, time } from "../../text/figures";
 import { sectionQuery, useWhere } from "../Assessment";
@@ -135,11 +136,9 @@ function Rows({ view }: { view: View }) {
             </th>
           </tr>
         </thead>
-        <tbody>
-          {view.rows.map((r) => (
-            <StudentRow key={r.student + r.section} row={r} />
-          ))}
-        </tbody>
+        <VirtualRows rows={view.rows} height={36} columns={5}>
+          {(r) => <StudentRow key={r.student + r.section} row={r} />}
+        </VirtualRows>
       </table>
     </section>
   );

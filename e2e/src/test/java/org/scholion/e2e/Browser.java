@@ -175,6 +175,15 @@ final class Browser implements AutoCloseable {
         return this;
     }
 
+    int count(String css) {
+        return driver.findElements(By.cssSelector(css)).size();
+    }
+
+    Browser scrollToEnd() {
+        driver.executeScript("window.scrollTo(0, document.documentElement.scrollHeight)");
+        return this;
+    }
+
     Browser choose(Path file) {
         waitUntil(() -> !driver.findElements(By.cssSelector("input[type=file]")).isEmpty(), "a file field");
         driver.findElement(By.cssSelector("input[type=file]"))

@@ -131,9 +131,12 @@ class ReadAndHandBackTest {
                         .get("rows")
                         .valueStream()
                         .flatMap(r -> r.get("cells").valueStream())
-                        .filter(c ->
-                                !c.isNull() && c.get("attempt").stringValue().equals(lesson.attempt("Noor Haddix")))
-                        .map(c -> c.get("percent").stringValue()))
+                        .filter(c -> !c.isNull()
+                                && c.get("standing")
+                                        .get("attempt")
+                                        .stringValue()
+                                        .equals(lesson.attempt("Noor Haddix")))
+                        .map(c -> c.get("standing").get("percent").stringValue()))
                 .containsExactly(standing);
     }
 

@@ -109,48 +109,45 @@ class Monitor {
                 .list();
     }
 
+    /** How far an attempt is. */
+    private record Progress(
+            Stage stage,
+            List<Boolean> cells,
+            @Nullable Integer at,
+            @Nullable Instant lastChange,
+            @Nullable Long stuck) {}
+
     private MonitorRow row(
             Enrolled e,
             @Nullable Attempt attempt,
             List<Item> items,
             Map<UUID, Map<String, JsonNode>> responses,
             Map<UUID, Map<String, Drafts.Draft>> working) {
-        if (attempt == null) {
-            List<Boolean> none = items.stream().map(i -> false).toList();
-            return new MonitorRow(
-                    e.student(),
-                    e.given(),
-                    e.family(),
-                    e.section(),
-                    null,
-                    null,
-                    Stage.NOT_STARTED,
-                    none,
-                    null,
-                    null,
-                    null);
-        }
-        if (attempt.isIn()) {
-            Map<String, JsonNode> said = responses.getOrDefault(attempt.id(), Map.of());
-            List<Boolean> cells =
-                    items.stream().map(i -> isSaid(said.get(i.id()))).toList();
-            return new MonitorRow(
-                    e.student(),
-                    e.given(),
-                    e.family(),
-                    e.section(),
-                    attempt.id(),
-                    attempt.way(),
-                    Stage.IN,
-                    cells,
-                    null,
-                    attempt.handedInAt(),
-                    null);
-        }
-        return workingRow(e, attempt, items, working.getOrDefault(attempt.id(), Map.of()));
+        Progress p = attempt == null
+                ? new Progress(Stage.NOT_STARTED, items.stream().map(i -> false).toList(), null, null, null)
+                : attempt.isIn()
+                        ? in(attempt, items, responses.getOrDefault(attempt.id(), Map.of()))
+                        : working(attempt, items, working.getOrDefault(attempt.id(), Map.of()));
+        return new MonitorRow(
+                e.student(),
+                e.given(),
+                e.family(),
+                e.section(),
+                attempt == null ? null : attempt.id(),
+                attempt == null ? null : attempt.way(),
+                p.stage(),
+                p.cells(),
+                p.at(),
+                p.lastChange(),
+                p.stuck());
     }
 
-    private MonitorRow workingRow(Enrolled e, Attempt attempt, List<Item> items, Map<String, Drafts.Draft> drafts) {
+    private static Progress in(Attempt attempt, List<Item> items, Map<String, JsonNode> said) {
+        List<Boolean> cells = items.stream().map(i -> isSaid(said.get(i.id()))).toList();
+        return new Progress(Stage.IN, cells, null, attempt.handedInAt(), null);
+    }
+
+    private Progress working(Attempt attempt, List<Item> items, Map<String, Drafts.Draft> drafts) {
         Instant last = attempt.startedAt();
         Integer at = null;
         List<Boolean> cells = new ArrayList<>();
@@ -163,18 +160,8 @@ class Monitor {
             }
         }
         Duration quiet = Duration.between(last, clock.instant());
-        return new MonitorRow(
-                e.student(),
-                e.given(),
-                e.family(),
-                e.section(),
-                attempt.id(),
-                attempt.way(),
-                Stage.WORKING,
-                cells,
-                at,
-                last,
-                quiet.compareTo(STUCK) > 0 ? quiet.toMinutes() : null);
+        Long stuck = quiet.compareTo(STUCK) > 0 ? quiet.toMinutes() : null;
+        return new Progress(Stage.WORKING, cells, at, last, stuck);
     }
 
     private static boolean isSaid(@Nullable JsonNode answer) {

@@ -58,15 +58,7 @@ class Gradebook {
     record GradebookColumn(UUID assessment, String title) {}
 
     /** A student's standing at an assessment; null where they have not handed in. */
-    record GradebookCell(
-            UUID attempt,
-            String score,
-            String possible,
-            @Nullable String percent,
-            @Nullable String band,
-            @Nullable Boolean passed,
-            boolean provisional,
-            boolean handedBack) {}
+    record GradebookCell(Standings.Standing standing, boolean handedBack) {}
 
     record GradebookRow(UUID student, String given, String family, UUID section, List<@Nullable GradebookCell> cells) {}
 
@@ -128,15 +120,7 @@ class Gradebook {
             all.computeIfAbsent(row.getObject("student_id", UUID.class), s -> new HashMap<>())
                     .put(
                             row.getObject("assessment_id", UUID.class),
-                            new GradebookCell(
-                                    row.getObject("attempt_id", UUID.class),
-                                    row.getString("score"),
-                                    row.getString("possible"),
-                                    row.getString("percent"),
-                                    row.getString("band"),
-                                    row.getObject("passed", Boolean.class),
-                                    row.getBoolean("provisional"),
-                                    row.getBoolean("handed_back")));
+                            new GradebookCell(Standings.read(row), row.getBoolean("handed_back")));
         });
         return all;
     }

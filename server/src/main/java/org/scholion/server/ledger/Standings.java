@@ -162,7 +162,7 @@ public class Standings {
         Map<UUID, Standing> all = new HashMap<>();
         db.sql("select s.* from standing s join attempt x on x.id = s.attempt_id where x.assessment_id = ?")
                 .param(assessment)
-                .query((row, n) -> standing(row))
+                .query((row, n) -> read(row))
                 .list()
                 .forEach(s -> all.put(s.attempt(), s));
         return all;
@@ -189,7 +189,8 @@ public class Standings {
         return found;
     }
 
-    private static Standing standing(ResultSet row) throws SQLException {
+    /** A row of the table of standings. */
+    public static Standing read(ResultSet row) throws SQLException {
         return new Standing(
                 row.getObject("attempt_id", UUID.class),
                 row.getString("score"),

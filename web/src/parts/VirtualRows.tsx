@@ -1,0 +1,67 @@
+import { useWindowVirtualizer } from "@tanstack/react-virtual";
+import { type ReactNode, useLayoutEffect, useRef, useState } from "react";
+
+const FEW = 150;
+
+/** The rows of a long table: only those near the screen are in the page, so that thousands scroll smoothly. */
+export function VirtualRows<T>({
+  rows,
+  height,
+  columns,
+  children,
+}: {
+  rows: T[];
+  height: number;
+  columns: number;
+  children: (row: T) => ReactNode;
+}) {
+  return rows.length <= FEW ? (
+    <tbody>{rows.map(children)}</tbody>
+  ) : (
+    <ManyRows rows={rows} height={height} columns={columns}>
+      {children}
+    </ManyRows>
+  );
+}
+
+function ManyRows<T>({
+  rows,
+  height,
+  columns,
+  children,
+}: {
+  rows: T[];
+  height: number;
+  columns: number;
+  children: (row: T) => ReactNode;
+}) {
+  const body = useRef<HTMLTableSectionElement>(null);
+  const [offset, setOffset] = useState(0);
+  useLayoutEffect(() => setOffset(body.current?.offsetTop ?? 0), []);
+  const virtual = useWindowVirtualizer({
+    count: rows.length,
+    estimateSize: () => height,
+    overscan: 25,
+    scrollMargin: offset,
+  });
+  const shown = virtual.getVirtualItems();
+  const first = shown[0];
+  const last = shown.at(-1);
+  const before = first ? first.start - offset : 0;
+  const after = last ? virtual.getTotalSize() - (last.end - offset) : 0;
+  return (
+    <tbody ref={body}>
+      <Spacer height={before} columns={columns} />
+      {shown.map((v) => children(rows[v.index] as T))}
+      <Spacer height={after} columns={columns} />
+    </tbody>
+  );
+}
+
+function Spacer({ height, columns }: { height: number; columns: number }) {
+  return height > 0 ? (
+    <tr>
+      <td colSpan={columns} style={{ height }} />
+    </tr>
+  ) : null;
+}
