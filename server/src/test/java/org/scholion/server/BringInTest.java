@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIf;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -13,6 +14,9 @@ import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.TestDatabase;
 import org.scholion.server.testing.Visitor;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
 
 @ExtendWith(Scholion.class)
 class BringInTest {
@@ -127,6 +131,43 @@ class BringInTest {
                         .map(s -> s.get("name").stringValue() + " "
                                 + s.get("score").stringValue()))
                 .containsExactly("Lotte Marrin 1", "Tamsin Orrel 4");
+    }
+
+    @Test
+    void a_kind_without_a_field_on_screen_comes_in_from_a_file_and_is_not_given_out(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Matching");
+        ObjectNode draft = Lesson.definition("Matching").asObject();
+        ObjectNode pairs = draft.putArray("items")
+                .addObject()
+                .put("id", "q1")
+                .put("kind", "pairs")
+                .put("points", "2");
+        pairs.putArray("left").add(named("n")).add(named("s"));
+        pairs.putArray("right").add(named("up")).add(named("down"));
+        pairs.putArray("key").add(pair("n", "up")).add(pair("s", "down"));
+        lesson.teacher
+                .put(lesson.path("/key"), Map.of("definition", Lesson.plain(draft), "revision", 1))
+                .ok();
+        assertThat(lesson.giveOut("A").isRefused(422).detail())
+                .contains("question 1 (pairs) cannot be answered on screen yet");
+        assertThat(lesson.teacher.get(lesson.path("/editions")).ok())
+                .as("nothing is half given out")
+                .isEmpty();
+        String file = "number;q1\n40200;[[\"n\",\"up\"],[\"s\",\"down\"]]\n40208;[[\"n\",\"down\"]]\n";
+        lesson.teacher.sendFile(lesson.path("/bring-in"), file).ok();
+        JsonNode students = lesson.teacher.get(lesson.path("/hand-back")).ok().get("students");
+        assertThat(students.valueStream()
+                        .map(s -> s.get("name").stringValue() + " "
+                                + s.get("score").stringValue()))
+                .containsExactly("Lotte Marrin 0", "Tamsin Orrel 2");
+    }
+
+    private static ObjectNode named(String id) {
+        return JsonNodeFactory.instance.objectNode().put("id", id).put("text", "the " + id);
+    }
+
+    private static ArrayNode pair(String left, String right) {
+        return JsonNodeFactory.instance.arrayNode().add(left).add(right);
     }
 
     @Test

@@ -4,6 +4,8 @@ import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.item.PairsItem;
+import org.scholion.core.item.SpotItem;
 import org.scholion.core.number.Fraction;
 
 /** What a student said for one item, exactly as given. */
@@ -34,6 +36,76 @@ public sealed interface Answer {
         @Override
         public String shown() {
             return String.join(", ", options);
+        }
+    }
+
+    /** An answer for each part of blanks, by the part's id; a part that is missing is blank. */
+    record Parts(Map<String, Answer> parts) implements Answer {
+        public Parts {
+            parts = java.util.Collections.unmodifiableMap(new java.util.LinkedHashMap<>(parts));
+        }
+
+        @Override
+        public boolean isBlank() {
+            return parts.values().stream().allMatch(Answer::isBlank);
+        }
+
+        @Override
+        public String shown() {
+            return String.join(" · ", parts.values().stream().map(Answer::shown).toList());
+        }
+    }
+
+    /** Pairs of a left and a right id. */
+    record Paired(Set<PairsItem.Pair> pairs) implements Answer {
+        public Paired {
+            pairs = java.util.Collections.unmodifiableSet(new LinkedHashSet<>(pairs));
+        }
+
+        @Override
+        public boolean isBlank() {
+            return pairs.isEmpty();
+        }
+
+        @Override
+        public String shown() {
+            return String.join(
+                    "; ", pairs.stream().map(PairsItem.Pair::toString).toList());
+        }
+    }
+
+    /** Ids in the order given; some may be left out, none stands twice. */
+    record Ordered(java.util.List<String> ids) implements Answer {
+        public Ordered {
+            ids = java.util.List.copyOf(ids);
+        }
+
+        @Override
+        public boolean isBlank() {
+            return ids.isEmpty();
+        }
+
+        @Override
+        public String shown() {
+            return String.join("; ", ids);
+        }
+    }
+
+    /** Points on a picture, in the order given. */
+    record Pointed(java.util.List<SpotItem.Point> points) implements Answer {
+        public Pointed {
+            points = java.util.List.copyOf(points);
+        }
+
+        @Override
+        public boolean isBlank() {
+            return points.isEmpty();
+        }
+
+        @Override
+        public String shown() {
+            return String.join(
+                    "; ", points.stream().map(p -> p.x() + "," + p.y()).toList());
         }
     }
 

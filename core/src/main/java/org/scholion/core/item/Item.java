@@ -4,7 +4,17 @@ import java.util.List;
 import org.scholion.core.number.Fraction;
 
 /** One question of an assessment: a record for each kind, with its key and its scoring rule. */
-public sealed interface Item permits ChoiceItem, TextItem, NumberItem, OpenItem, PassageItem {
+public sealed interface Item
+        permits ChoiceItem,
+                TextItem,
+                NumberItem,
+                BlanksItem,
+                PairsItem,
+                OrderItem,
+                SpotItem,
+                CorrectionItem,
+                OpenItem,
+                PassageItem {
     Head head();
 
     /** The kind's name in files. */
@@ -33,6 +43,16 @@ public sealed interface Item permits ChoiceItem, TextItem, NumberItem, OpenItem,
         R text(TextItem item);
 
         R number(NumberItem item);
+
+        R blanks(BlanksItem item);
+
+        R pairs(PairsItem item);
+
+        R order(OrderItem item);
+
+        R spot(SpotItem item);
+
+        R correction(CorrectionItem item);
 
         R open(OpenItem item);
 

@@ -47,6 +47,40 @@ public final class Words {
             case NUMBER_OUT -> r.word("value") + " is not " + or(r.words("entries")) + units(r) + penalty(r);
             case NUMBER_UNREADABLE -> "cannot be read as a number; a person decides";
             case NUMBER_UNREADABLE_WRONG -> "cannot be read as a number" + penalty(r);
+            case BLANKS_PARTS -> parts(r) + " (" + r.word("sum") + " of " + r.word("weights") + " by weight)";
+            case BLANKS_EXACT -> parts(r) + "; all or nothing";
+            case PAIRS_EACH ->
+                r.word("right") + " of " + r.word("keyed") + " pairs right" + list(r, "wrong", "not right: ");
+            case PAIRS_NET ->
+                r.word("right") + " of " + r.word("keyed") + " pairs right, "
+                        + r.words("wrong").size() + " wrong: ("
+                        + r.word("right") + " - " + r.words("wrong").size() + ") / " + r.word("keyed")
+                        + list(r, "wrong", "not right: ");
+            case PAIRS_EXACT ->
+                r.word("right") + " of " + r.word("keyed") + " pairs right; all or nothing"
+                        + list(r, "wrong", "not right: ");
+            case ORDER_EXACT -> r.has("right") ? "in the right order" : "not in the right order; all or nothing";
+            case ORDER_PLACES -> r.word("right") + " of " + r.word("all") + " at their place";
+            case ORDER_NEIGHBOURS ->
+                r.word("right") + " of " + r.word("all") + " neighbours of the right order stand together";
+            case ORDER_COUPLES -> r.word("right") + " of " + r.word("all") + " couples in the right order";
+            case ORDER_LONGEST ->
+                "a run of " + r.word("run") + " in the right order: (" + r.word("run") + " - 1) / " + r.word("all");
+            case SPOT_HITS ->
+                r.has("over")
+                        ? r.word("points") + " points where " + r.word("keyed") + " are right: none counts"
+                        : r.word("right") + " of " + r.word("keyed") + " places found";
+            case SPOT_NET ->
+                r.word("right") + " of " + r.word("keyed") + " places found, " + r.word("wrong")
+                        + " points elsewhere: (" + r.word("right") + " - " + r.word("wrong") + ") / " + r.word("keyed");
+            case SPOT_EXACT ->
+                r.word("right") + " of " + r.word("keyed") + " places found, " + r.word("wrong")
+                        + " points elsewhere; all or nothing";
+            case CORRECTION ->
+                r.word("left").equals("0")
+                        ? "matches “" + r.word("entry") + "”"
+                        : r.word("left") + " of " + r.word("all") + " changes are still to be made to reach “"
+                                + r.word("entry") + "”";
             case OPEN_WAITS -> "waits for a reader";
             case OPEN_POINTS -> "given " + r.word("points") + " of " + r.word("possible") + " by the reader";
             case OPEN_RUBRIC -> rubric(r);
@@ -65,9 +99,29 @@ public final class Words {
                 slips(r) + " from an accepted answer"
                         + (r.has("times") ? ", which earns " + r.word("times") + " of its credit" : "");
             case TEXT_PATTERN, TEXT_WORDS -> "is among the accepted answers";
+            case CORRECTION ->
+                r.word("left").equals("0")
+                        ? "put right"
+                        : r.word("left") + " of " + r.word("all") + " changes are still to be made";
+            case BLANKS_PARTS, BLANKS_EXACT -> r.word("sum") + " of " + r.word("weights") + " by weight";
             case TEXT_TORN -> "as near to an accepted answer as to one that is not; a person decides";
             default -> english(r);
         };
+    }
+
+    /** Each part with what it earned. */
+    private static String parts(Reason r) {
+        List<String> said = new ArrayList<>();
+        List<String> names = r.words("parts");
+        List<String> because = r.words("because");
+        for (int i = 0; i < Math.min(names.size(), because.size()); i++) {
+            said.add(names.get(i) + ": " + because.get(i));
+        }
+        return said.isEmpty() ? "part by part" : String.join("; ", said);
+    }
+
+    private static String list(Reason r, String name, String before) {
+        return r.words(name).isEmpty() ? "" : "; " + before + String.join(", ", r.words(name));
     }
 
     private static String choiceExact(Reason r) {

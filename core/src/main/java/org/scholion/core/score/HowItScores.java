@@ -3,11 +3,16 @@ package org.scholion.core.score;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.ChoiceItem;
+import org.scholion.core.item.CorrectionItem;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.NumberItem;
 import org.scholion.core.item.OpenItem;
+import org.scholion.core.item.OrderItem;
+import org.scholion.core.item.PairsItem;
 import org.scholion.core.item.PassageItem;
+import org.scholion.core.item.SpotItem;
 import org.scholion.core.item.TextItem;
 import org.scholion.core.number.Fraction;
 
@@ -160,6 +165,52 @@ public final class HowItScores implements Item.ByKind<String> {
 
     private static String share(Fraction share) {
         return share.isZero() ? "no points" : share.equals(Fraction.ONE) ? "full credit" : share + " of the credit";
+    }
+
+    @Override
+    public String blanks(BlanksItem item) {
+        String how =
+                item.exact() ? "All of the parts must be right; otherwise nothing." : "Each part counts by its weight.";
+        String order = item.anyOrder().isEmpty() ? "" : " Answers may change places within " + item.anyOrder() + ".";
+        return how + order + " "
+                + item.parts().stream().map(p -> p.id() + ": " + of(p.item())).collect(Collectors.joining(" "));
+    }
+
+    @Override
+    public String pairs(PairsItem item) {
+        return switch (item.rule()) {
+            case EACH -> "Each of the " + item.key().size() + " right pairs adds a share.";
+            case NET -> "Each right pair adds a share, each wrong one takes a share away, never below 0.";
+            case EXACT -> "Exactly the " + item.key().size() + " right pairs, or nothing.";
+        };
+    }
+
+    @Override
+    public String order(OrderItem item) {
+        return switch (item.rule()) {
+            case EXACT -> "The right order, or nothing.";
+            case PLACES -> "Each thing at its own place adds a share.";
+            case NEIGHBOURS -> "Each two that follow one another rightly add a share.";
+            case COUPLES -> "Each two that stand in the right order, near or far, add a share.";
+            case LONGEST -> "The longest run in the right order counts, whatever stands between.";
+        };
+    }
+
+    @Override
+    public String spot(SpotItem item) {
+        return switch (item.rule()) {
+            case HITS ->
+                "Each of the " + item.key().size()
+                        + " places that is found adds a share; more points than places earn nothing.";
+            case NET ->
+                "Each place that is found adds a share, each point outside of them takes a share away, never below 0.";
+            case EXACT -> "All " + item.key().size() + " places and no point elsewhere, or nothing.";
+        };
+    }
+
+    @Override
+    public String correction(CorrectionItem item) {
+        return "The share of the way from the faulty sentence to the nearest corrected one, word by word; capitals count.";
     }
 
     @Override

@@ -6,7 +6,7 @@ import org.scholion.core.reason.Reason;
 /**
  * What one response is worth and why.
  *
- * @param credit the share of the item's points, from -1 to 1; 0 while undecided
+ * @param credit the share of the item's points, from -1 to 1; 0 while undecided, but for blanks, whose decided parts keep theirs
  */
 public record Mark(State state, Fraction credit, Reason reason) {
     public static final Mark BLANK = new Mark(State.BLANK, Fraction.ZERO, Reason.of(Reason.Code.BLANK));

@@ -4,12 +4,17 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.scholion.core.answer.Answer;
+import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.ChoiceItem;
+import org.scholion.core.item.CorrectionItem;
 import org.scholion.core.item.Faulty;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.NumberItem;
 import org.scholion.core.item.OpenItem;
+import org.scholion.core.item.OrderItem;
+import org.scholion.core.item.PairsItem;
 import org.scholion.core.item.PassageItem;
+import org.scholion.core.item.SpotItem;
 import org.scholion.core.item.TextItem;
 
 /** Scores answers to one item. Compiled once, immutable, safe for threads. */
@@ -56,6 +61,31 @@ public interface Scorer {
         @Override
         public Scorer number(NumberItem item) {
             return new NumberScorer(item);
+        }
+
+        @Override
+        public Scorer blanks(BlanksItem item) {
+            return new BlanksScorer(item);
+        }
+
+        @Override
+        public Scorer pairs(PairsItem item) {
+            return new PairsScorer(item);
+        }
+
+        @Override
+        public Scorer order(OrderItem item) {
+            return new OrderScorer(item);
+        }
+
+        @Override
+        public Scorer spot(SpotItem item) {
+            return new SpotScorer(item);
+        }
+
+        @Override
+        public Scorer correction(CorrectionItem item) {
+            return new CorrectionScorer(item);
         }
 
         @Override

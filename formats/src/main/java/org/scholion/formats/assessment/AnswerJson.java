@@ -1,16 +1,23 @@
 package org.scholion.formats.assessment;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
+import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.ChoiceItem;
+import org.scholion.core.item.CorrectionItem;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.NumberItem;
 import org.scholion.core.item.OpenItem;
+import org.scholion.core.item.OrderItem;
+import org.scholion.core.item.PairsItem;
 import org.scholion.core.item.PassageItem;
+import org.scholion.core.item.SpotItem;
 import org.scholion.core.item.TextItem;
 import org.scholion.core.number.Fraction;
 import org.scholion.formats.json.Cursor;
@@ -34,6 +41,26 @@ public final class AnswerJson {
         if (answer instanceof Answer.Chosen chosen) {
             ArrayNode list = NODES.arrayNode();
             chosen.options().forEach(list::add);
+            return list;
+        }
+        if (answer instanceof Answer.Parts parts) {
+            ObjectNode node = NODES.objectNode();
+            parts.parts().forEach((id, part) -> node.set(id, write(part)));
+            return node;
+        }
+        if (answer instanceof Answer.Paired paired) {
+            ArrayNode list = NODES.arrayNode();
+            paired.pairs().forEach(p -> list.addArray().add(p.left()).add(p.right()));
+            return list;
+        }
+        if (answer instanceof Answer.Ordered ordered) {
+            ArrayNode list = NODES.arrayNode();
+            ordered.ids().forEach(list::add);
+            return list;
+        }
+        if (answer instanceof Answer.Pointed pointed) {
+            ArrayNode list = NODES.arrayNode();
+            pointed.points().forEach(p -> list.addArray().add(p.x().toExact()).add(p.y().toExact()));
             return list;
         }
         if (answer instanceof Answer.Written written && (written.levels() != null || written.points() != null)) {
@@ -75,6 +102,66 @@ public final class AnswerJson {
 
         @Override
         public Answer number(NumberItem item) {
+            return new Answer.Typed(at.asText());
+        }
+
+        @Override
+        public Answer blanks(BlanksItem item) {
+            Map<String, Answer> parts = new LinkedHashMap<>();
+            for (String id : at.names()) {
+                Cursor part = at.field(id).orElse(null);
+                if (part == null) {
+                    continue;
+                }
+                item.part(id)
+                        .ifPresentOrElse(
+                                p -> parts.put(id, AnswerJson.read(p.item(), part)),
+                                () -> part.fault("no part is called '" + id + "'"));
+            }
+            return new Answer.Parts(parts);
+        }
+
+        @Override
+        public Answer pairs(PairsItem item) {
+            Set<PairsItem.Pair> pairs = new LinkedHashSet<>();
+            for (Cursor c : at.elements()) {
+                PairsItem.Pair pair = ItemReader.pair(c);
+                boolean known = item.left().stream().anyMatch(n -> n.id().equals(pair.left()))
+                        && item.right().stream().anyMatch(n -> n.id().equals(pair.right()));
+                if (!known) {
+                    c.fault("'" + pair + "' is no pair of this item's ids");
+                } else if (!pairs.add(pair)) {
+                    c.fault("the pair '" + pair + "' is there twice");
+                }
+            }
+            item.over(pairs).ifPresent(at::fault);
+            return new Answer.Paired(pairs);
+        }
+
+        @Override
+        public Answer order(OrderItem item) {
+            List<String> ids = new ArrayList<>();
+            for (Cursor c : at.elements()) {
+                String id = c.asText();
+                if (item.tokens().stream().noneMatch(n -> n.id().equals(id))) {
+                    c.fault("nothing is called '" + id + "'");
+                } else if (ids.contains(id)) {
+                    c.fault("'" + id + "' is in the order twice");
+                } else {
+                    ids.add(id);
+                }
+            }
+            return new Answer.Ordered(ids);
+        }
+
+        @Override
+        public Answer spot(SpotItem item) {
+            return new Answer.Pointed(
+                    at.elements().stream().map(ItemReader::point).toList());
+        }
+
+        @Override
+        public Answer correction(CorrectionItem item) {
             return new Answer.Typed(at.asText());
         }
 

@@ -6,14 +6,20 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.ChoiceItem;
+import org.scholion.core.item.CorrectionItem;
 import org.scholion.core.item.Faulty;
 import org.scholion.core.item.Head;
 import org.scholion.core.item.Item;
+import org.scholion.core.item.Named;
 import org.scholion.core.item.NumberItem;
 import org.scholion.core.item.OpenItem;
+import org.scholion.core.item.OrderItem;
+import org.scholion.core.item.PairsItem;
 import org.scholion.core.item.PassageItem;
 import org.scholion.core.item.Rubric;
+import org.scholion.core.item.SpotItem;
 import org.scholion.core.item.TextItem;
 import org.scholion.core.number.Fraction;
 import org.scholion.formats.json.Cursor;
@@ -34,6 +40,11 @@ final class ItemReader {
             case "choice" -> choice(c, head);
             case "text" -> text(c, head, language);
             case "number" -> number(c, head);
+            case "blanks" -> blanks(c, head, language);
+            case "pairs" -> pairs(c, head);
+            case "order" -> order(c, head);
+            case "spot" -> spot(c, head);
+            case "correction" -> new CorrectionItem(head, c.text("source"), texts(c, "accept"));
             case "open" -> open(c, head);
             case "passage" -> new PassageItem(head);
             default -> throw new Faulty("kind", "'" + kind + "' is not a kind of item that is known here");
@@ -154,6 +165,115 @@ final class ItemReader {
                 .map(w ->
                         w.node().isIntegralNumber() ? w.node().bigIntegerValue().toString() : w.asText())
                 .orElse(null);
+    }
+
+    private static BlanksItem blanks(Cursor c, Head head, String language) {
+        List<BlanksItem.Part> parts = AssessmentReader.all(c.list("parts"), p -> blank(p, language));
+        List<List<String>> anyOrder = c.list("anyOrder").stream()
+                .map(group -> group.elements().stream().map(Cursor::asText).toList())
+                .toList();
+        return new BlanksItem(head, parts, isExact(c), anyOrder);
+    }
+
+    private static boolean isExact(Cursor c) {
+        String rule = c.text("rule", "");
+        if (!rule.isEmpty() && !rule.equals("exact")) {
+            c.field("rule")
+                    .ifPresent(f -> f.fault("'" + rule + "' is not exact; without a rule the parts are weighed"));
+        }
+        return rule.equals("exact");
+    }
+
+    /** A part has its id, its weight and the key of its kind; points are the whole item's. */
+    private static BlanksItem.Part blank(Cursor c, String language) {
+        Head head = new Head(c.text("id"), null, Fraction.ONE, c.text("prompt", ""), List.of());
+        Fraction weight = c.fraction("weight", Fraction.ONE);
+        String kind = c.text("kind");
+        Item item = switch (kind) {
+            case "text" -> text(c, head, language);
+            case "number" -> number(c, head);
+            case "choice" -> choice(c, head);
+            default -> throw new Faulty("kind", "a blank is a text, a number or a choice of one");
+        };
+        c.refuseUnknown();
+        return new BlanksItem.Part(item, weight);
+    }
+
+    private static PairsItem pairs(Cursor c, Head head) {
+        List<PairsItem.Pair> key = AssessmentReader.all(c.list("key"), ItemReader::pair);
+        return new PairsItem(
+                head,
+                named(c, "left"),
+                named(c, "right"),
+                key,
+                c.oneOf("rule", PairsItem.Rule.class, PairsItem.Rule.EACH),
+                c.whole("perLeft", 1),
+                c.wholeOrNull("perRight"));
+    }
+
+    static PairsItem.Pair pair(Cursor c) {
+        List<Cursor> two = c.elements();
+        if (two.size() != 2) {
+            c.fault("a pair is a left and a right id, [\"l1\", \"r1\"]");
+            return new PairsItem.Pair("?", "?");
+        }
+        return new PairsItem.Pair(two.get(0).asText(), two.get(1).asText());
+    }
+
+    private static List<Named> named(Cursor c, String name) {
+        return AssessmentReader.all(c.list(name), n -> {
+            Named named = new Named(n.text("id"), n.text("text", ""));
+            n.refuseUnknown();
+            return named;
+        });
+    }
+
+    private static OrderItem order(Cursor c, Head head) {
+        return new OrderItem(
+                head, named(c, "tokens"), texts(c, "key"), c.oneOf("rule", OrderItem.Rule.class, OrderItem.Rule.EXACT));
+    }
+
+    private static SpotItem spot(Cursor c, Head head) {
+        return new SpotItem(
+                head,
+                AssessmentReader.all(c.list("regions"), ItemReader::region),
+                texts(c, "key"),
+                c.oneOf("rule", SpotItem.Rule.class, SpotItem.Rule.HITS),
+                c.fraction("aspect", Fraction.ONE));
+    }
+
+    private static SpotItem.Region region(Cursor c) {
+        SpotItem.Shape shape = c.field("circle")
+                .<SpotItem.Shape>map(f -> {
+                    List<Fraction> n = numbers(f, 3);
+                    return new SpotItem.Circle(new SpotItem.Point(n.get(0), n.get(1)), n.get(2));
+                })
+                .or(() -> c.field("rect").map(f -> {
+                    List<Fraction> n = numbers(f, 4);
+                    return new SpotItem.Rect(n.get(0), n.get(1), n.get(2), n.get(3));
+                }))
+                .or(() -> c.field("polygon")
+                        .map(f -> new SpotItem.Polygon(
+                                f.elements().stream().map(ItemReader::point).toList())))
+                .orElseThrow(() -> new Faulty("", "a region is a circle, a rect or a polygon"));
+        SpotItem.Region region = new SpotItem.Region(c.text("id"), shape);
+        c.refuseUnknown();
+        return region;
+    }
+
+    static SpotItem.Point point(Cursor c) {
+        List<Fraction> n = numbers(c, 2);
+        return new SpotItem.Point(n.get(0), n.get(1));
+    }
+
+    /** So many exact numbers; ones stand in for what could not be read. */
+    private static List<Fraction> numbers(Cursor c, int count) {
+        List<Cursor> elements = c.elements();
+        if (elements.size() != count) {
+            c.fault(count + " numbers are expected here");
+            return java.util.Collections.nCopies(count, Fraction.ONE);
+        }
+        return elements.stream().map(Cursor::asFraction).toList();
     }
 
     private static OpenItem open(Cursor c, Head head) {

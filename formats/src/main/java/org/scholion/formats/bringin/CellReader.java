@@ -5,13 +5,22 @@ import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
+import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.ChoiceItem;
+import org.scholion.core.item.CorrectionItem;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.NumberItem;
 import org.scholion.core.item.OpenItem;
+import org.scholion.core.item.OrderItem;
+import org.scholion.core.item.PairsItem;
 import org.scholion.core.item.PassageItem;
+import org.scholion.core.item.SpotItem;
 import org.scholion.core.item.TextItem;
 import org.scholion.core.text.Normaliser;
+import org.scholion.formats.assessment.AnswerJson;
+import org.scholion.formats.json.Cursor;
+import org.scholion.formats.json.Faults;
+import org.scholion.formats.json.Json;
 
 /** Reads one cell as the answer to an item: options by id or by their text, everything else as typed. */
 record CellReader(String cell) implements Item.ByKind<CellReader.Read> {
@@ -76,6 +85,47 @@ record CellReader(String cell) implements Item.ByKind<CellReader.Read> {
     @Override
     public Read number(NumberItem item) {
         return new Read(new Answer.Typed(cell), null);
+    }
+
+    @Override
+    public Read blanks(BlanksItem item) {
+        return written(item);
+    }
+
+    @Override
+    public Read pairs(PairsItem item) {
+        return written(item);
+    }
+
+    @Override
+    public Read order(OrderItem item) {
+        return written(item);
+    }
+
+    @Override
+    public Read spot(SpotItem item) {
+        return written(item);
+    }
+
+    @Override
+    public Read correction(CorrectionItem item) {
+        return new Read(new Answer.Typed(cell), null);
+    }
+
+    /** An answer of several parts, in the form of the response file. */
+    private Read written(Item item) {
+        if (cell.isBlank()) {
+            return new Read(Answer.NONE, null);
+        }
+        try {
+            Cursor at = Cursor.at(Json.read(cell));
+            Answer answer = AnswerJson.read(item, at);
+            return at.faults().isEmpty()
+                    ? new Read(answer, null)
+                    : new Read(null, at.faults().get(0).toString());
+        } catch (Faults e) {
+            return new Read(null, "a " + item.kind() + " is given as JSON, as in the response file");
+        }
     }
 
     @Override

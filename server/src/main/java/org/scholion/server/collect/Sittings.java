@@ -5,8 +5,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.item.Item;
 import org.scholion.server.access.Access;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.key.Edition;
@@ -23,6 +25,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Giving an assessment out to sections. */
 @Service
 public class Sittings {
+    private static final Set<String> ON_SCREEN = Set.of("choice", "text", "number", "open", "passage");
+
     private final Repository repository;
     private final Assessments assessments;
     private final Editions editions;
@@ -88,6 +92,7 @@ public class Sittings {
             throw Refused.conflict("given-already", "This section has it already. Change its times in Collect.");
         }
         freeze(me, assessment);
+        requireAnswerable(editions.require(assessment));
         return open(me, assessment, wanted).id;
     }
 
@@ -125,6 +130,18 @@ public class Sittings {
                 throw Refused.invalid("items", "there is no question yet; write one before you give it out");
             }
             editions.add(me, first, "given out", null);
+        }
+    }
+
+    /** Kinds for which the students' pages have no field yet can come in from a file, but not be taken on screen. */
+    private static void requireAnswerable(Edition edition) {
+        for (Item item : edition.assessment().items()) {
+            if (!ON_SCREEN.contains(item.kind())) {
+                throw Refused.invalid(
+                        "items",
+                        "question " + edition.numberOf(item.id()) + " (" + item.kind()
+                                + ") cannot be answered on screen yet; bring its answers in from a file");
+            }
         }
     }
 
