@@ -29,6 +29,7 @@ import tools.jackson.databind.JsonNode;
  */
 @Service
 public class Regrading {
+    private final Turns turns;
     private final Attempts attempts;
     private final Ledger ledger;
     private final Standings standings;
@@ -38,6 +39,7 @@ public class Regrading {
     private final Clock clock;
 
     Regrading(
+            Turns turns,
             Attempts attempts,
             Ledger ledger,
             Standings standings,
@@ -45,6 +47,7 @@ public class Regrading {
             Assessments assessments,
             Events events,
             Clock clock) {
+        this.turns = turns;
         this.attempts = attempts;
         this.ledger = ledger;
         this.standings = standings;
@@ -65,6 +68,7 @@ public class Regrading {
     /** Makes the candidate the latest edition and the marks follow it. */
     @Transactional
     public EffectView confirm(Me me, Edition candidate, String why, @Nullable Integer undoes) {
+        turns.take(candidate.assessmentId());
         Comparison comparison = compare(candidate);
         editions.add(me, candidate, why, undoes);
         assessments.follow(candidate.assessmentId(), candidate.definition());
@@ -179,6 +183,7 @@ public class Regrading {
     /** Appends a person's decisions about single attempts. */
     @Transactional
     public EffectView confirmMarks(Me me, UUID assessment, List<LedgerMark> decisions) {
+        turns.take(assessment);
         EffectView effect = previewMarks(assessment, decisions);
         append(me, assessment, decisions);
         return effect;
@@ -187,6 +192,7 @@ public class Regrading {
     /** Appends decisions whose effect nobody has asked to see. */
     @Transactional
     public void append(Me me, UUID assessment, List<LedgerMark> decisions) {
+        turns.take(assessment);
         ledger.append(me.school(), decisions);
         standings.refresh(assessment);
         events.say("assessment:" + assessment);

@@ -19,6 +19,7 @@ import tools.jackson.databind.JsonNode;
 /** Takes an attempt in: its responses are kept, the rules of the latest edition score them, its standing follows. */
 @Service
 public class Scoring {
+    private final Turns turns;
     private final Attempts attempts;
     private final Ledger ledger;
     private final Standings standings;
@@ -26,7 +27,15 @@ public class Scoring {
     private final Events events;
     private final Clock clock;
 
-    Scoring(Attempts attempts, Ledger ledger, Standings standings, Editions editions, Events events, Clock clock) {
+    Scoring(
+            Turns turns,
+            Attempts attempts,
+            Ledger ledger,
+            Standings standings,
+            Editions editions,
+            Events events,
+            Clock clock) {
+        this.turns = turns;
         this.attempts = attempts;
         this.ledger = ledger;
         this.standings = standings;
@@ -44,6 +53,7 @@ public class Scoring {
     /** Keeps and scores without bringing the standings up to date: for many attempts at once, before {@link #finish}. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void handInOnly(Attempt attempt, Map<String, JsonNode> answers, Instant at) {
+        turns.take(attempt.assessment());
         if (attempts.handIn(attempt, answers, at)) {
             Edition edition = editions.require(attempt.assessment());
             ledger.append(attempt.school(), marks(edition, attempt, answers, at));

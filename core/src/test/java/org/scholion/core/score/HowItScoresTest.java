@@ -1,0 +1,102 @@
+package org.scholion.core.score;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.scholion.core.score.Marks.around;
+import static org.scholion.core.score.Marks.choice;
+import static org.scholion.core.score.Marks.f;
+import static org.scholion.core.score.Marks.head;
+import static org.scholion.core.score.Marks.ignoring;
+import static org.scholion.core.score.Marks.not;
+import static org.scholion.core.score.Marks.number;
+import static org.scholion.core.score.Marks.same;
+import static org.scholion.core.score.Marks.text;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.scholion.core.item.ChoiceItem;
+import org.scholion.core.item.NumberItem;
+import org.scholion.core.item.OpenItem;
+import org.scholion.core.item.PassageItem;
+import org.scholion.core.item.TextItem;
+import org.scholion.core.number.Fraction;
+
+/** The rule in plain words says everything that decides. */
+class HowItScoresTest {
+    @Test
+    void a_choice_names_its_key_its_credits_its_penalty_and_what_two_choices_mean() {
+        ChoiceItem item = choice(ChoiceItem.Rule.EXACT, 1, "b", Map.of("c", f("1/2")), "1/4", false, "a", "b", "c");
+        assertThat(HowItScores.of(item))
+                .isEqualTo("“b” earns full points. “c” earns 0.5 of the points. A wrong answer costs 0.25 of the"
+                        + " points; a blank never does. Two choices where one was asked come to you in Settle.");
+    }
+
+    @ParameterizedTest
+    @EnumSource(ChoiceItem.Rule.class)
+    void every_rule_for_several_choices_has_its_own_words(ChoiceItem.Rule rule) {
+        String words = HowItScores.of(choice(rule, 3, "a c", "a", "b", "c", "d"));
+        assertThat(words).endsWith("At most 3 can be chosen.");
+        for (ChoiceItem.Rule other : ChoiceItem.Rule.values()) {
+            if (other != rule) {
+                assertThat(words).isNotEqualTo(HowItScores.of(choice(other, 3, "a c", "a", "b", "c", "d")));
+            }
+        }
+    }
+
+    @Test
+    void a_text_says_what_counts_what_does_not_matter_and_what_becomes_of_the_rest() {
+        TextItem item = text(
+                "LENGTH",
+                ignoring(TextItem.Ignore.CASE, TextItem.Ignore.ARTICLES),
+                List.of(not("reef knot")),
+                "0",
+                same("bowline"),
+                same("king of knots", "1/2"),
+                new TextItem.Words(List.of("loop"), List.of(), List.of("slip"), f("1/4")));
+        assertThat(HowItScores.of(item))
+                .isEqualTo("An answer counts when it says “bowline”, or says “king of knots” (for 0.5 of the points),"
+                        + " or has “loop” and does not have “slip” (for 0.25 of the points); capitals, leading articles do not matter."
+                        + " A typing slip is forgiven from 4 letters on, two from 8. Known to be wrong: “reef knot”."
+                        + " Anything else comes to you in Settle; it is not marked wrong.");
+    }
+
+    @Test
+    void a_number_says_its_bands_its_unit_and_its_figures() {
+        assertThat(HowItScores.of(number(around("12.5", "2%", "1"), around("12.5", "5%", "1/2"))))
+                .isEqualTo(
+                        "A number counts when it is 12.5 ± 2%, or 12.5 ± 5% (for 0.5 of the points), ends included."
+                                + " A number with a unit cannot be read. What cannot be read as a number comes to you in Settle.");
+        NumberItem item = new NumberItem(
+                head(),
+                List.of(around("1", null, "1")),
+                '.',
+                new NumberItem.UnitRule("km", false, f("1/2"), Fraction.ZERO),
+                new NumberItem.Figures(3, f("1/2")),
+                Fraction.ZERO,
+                true);
+        assertThat(HowItScores.of(item))
+                .contains(
+                        "In km, in no other unit.", "Without a unit: 0.5 of the credit; with a wrong one: no points.",
+                        "To 3 significant figures; otherwise 0.5 of the credit.",
+                                "What cannot be read as a number is wrong.");
+    }
+
+    @Test
+    void an_open_item_says_that_a_person_reads_and_a_passage_that_nothing_is_scored() {
+        assertThat(HowItScores.of(new OpenItem(head(), null, null, 120, null)))
+                .isEqualTo("You read each answer and give from 0 to 1 points. At most 120 words are asked for.");
+        assertThat(HowItScores.of(new PassageItem(head()))).contains("nothing is scored");
+    }
+
+    @Test
+    void the_words_and_the_marks_agree_on_a_forgiven_slip() {
+        TextItem strict = text("NONE", TextItem.USUAL, same("bowline"));
+        TextItem lenient = text("ONE", TextItem.USUAL, same("bowline"));
+        assertThat(HowItScores.of(strict)).doesNotContain("slip");
+        assertThat(HowItScores.of(lenient)).contains("One typing slip is forgiven.");
+        Marks.scoring(strict, "bowlin").isLeftToSettle();
+        Marks.scoring(lenient, "bowlin").isScored("1");
+    }
+}
