@@ -42,7 +42,7 @@ export function Area({
       <label htmlFor={id} className={hidden ? "sr-only" : "mb-1 block text-small font-semibold text-soft"}>
         {label}
       </label>
-      <textarea id={id} className={`${BOX} block w-full`} rows={2} {...rest} />
+      <textarea id={id} className={`${BOX} block field-sizing-content min-h-15 w-full`} rows={2} {...rest} />
       {fault && <FaultLine>{fault}</FaultLine>}
     </div>
   );

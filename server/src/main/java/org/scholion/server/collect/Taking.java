@@ -137,7 +137,7 @@ public class Taking {
     public SavedAnswer answer(Me me, UUID attemptId, String itemId, @Nullable Object answer, boolean flagged) {
         Attempt attempt = own(me, attemptId);
         Instant now = clock.instant();
-        if (attempt.isIn()) {
+        if (!attempts.hold(attemptId)) {
             throw Refused.conflict("handed-in", "You have handed this in already; your answers stay as they were.");
         }
         if (now.isAfter(sittings.require(attempt.sitting())
@@ -166,7 +166,8 @@ public class Taking {
     /** Hands in what an attempt has so far: by its student, or by the clock. */
     @Transactional
     void take(Attempt attempt) {
-        if (!attempt.isIn()) {
+        // Held first, so that an answer which was acknowledged a moment ago is among those that are read now.
+        if (attempts.hold(attempt.id())) {
             Map<String, JsonNode> answers = new LinkedHashMap<>();
             drafts.of(attempt.id()).forEach((item, draft) -> {
                 if (!(draft.answer().isString() && draft.answer().stringValue().isEmpty())) {

@@ -85,6 +85,15 @@ public class Attempts {
         return updated == 1;
     }
 
+    /** Keeps the attempt to this transaction until it ends; true while it is not handed in. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public boolean hold(UUID id) {
+        return db.sql("select handed_in_at is null from attempt where id = ? for update")
+                .param(id)
+                .query(Boolean.class)
+                .single();
+    }
+
     @Transactional(readOnly = true)
     public Attempt require(UUID id) {
         return db.sql(SELECT + "where x.id = ?")
