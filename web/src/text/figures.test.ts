@@ -1,11 +1,16 @@
 import { describe, expect, it } from "vitest";
-import { figure, percent, points, stretch } from "./figures";
+import { figure, percent, points, pointsInWords, stretch } from "./figures";
 
 describe("numbers as people write them", () => {
   it("writes halves and quarters as such", () => {
     expect(points("22.5")).toBe("22½");
     expect(points("0.25")).toBe("¼");
     expect(points("-0.75")).toBe("−¾");
+  });
+  it("says points in words, one as one", () => {
+    expect(pointsInWords("1")).toBe("1 point");
+    expect(pointsInWords("0.5")).toBe("½ points");
+    expect(pointsInWords("2")).toBe("2 points");
   });
   it("writes thirds that have no decimals", () => {
     expect(points("2/3")).toBe("⅔");

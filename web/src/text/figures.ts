@@ -24,6 +24,11 @@ export function points(exact: string): string {
   return sign + grouped(whole) + decimalMark() + decimals;
 }
 
+/** So many points, in words: 1 point, 2½ points. */
+export function pointsInWords(exact: string): string {
+  return exact === "1" ? t("1 point") : t("{{n}} points", { n: points(exact) });
+}
+
 function mixed(fraction: string): string | undefined {
   const [num = 0, den = 1] = fraction.split("/").map(Number);
   const part = PARTS[`${num % den}/${den}`];

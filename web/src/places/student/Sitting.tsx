@@ -6,7 +6,7 @@ import { Button } from "../../parts/Button";
 import { useKeys } from "../../parts/Keys";
 import { Loaded, Trouble } from "../../parts/States";
 import { t } from "../../text";
-import { points, stretch } from "../../text/figures";
+import { pointsInWords, stretch } from "../../text/figures";
 import { AnswerField } from "./AnswerField";
 import { CheckAndHandIn } from "./CheckAndHandIn";
 import { type Said, useAutosave } from "./useAutosave";
@@ -108,8 +108,7 @@ function Taking({ paper }: { paper: Paper }) {
                     all: paper.items.filter((i) => i.number > 0).length,
                   })
                 : t("Reading passage")}
-              {item.number > 0 &&
-                ` · ${t("{{count}} points", { count: item.points === "1" ? 1 : 2 }).replace(/^\d+/, points(item.points))}`}
+              {item.number > 0 && ` · ${pointsInWords(item.points)}`}
             </p>
             <h2 className="my-3 font-script text-[1.25rem] leading-snug whitespace-pre-wrap">
               {item.prompt}

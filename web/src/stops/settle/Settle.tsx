@@ -6,7 +6,7 @@ import { useKeys } from "../../parts/Keys";
 import { Sheet } from "../../parts/Sheet";
 import { Empty, Loaded } from "../../parts/States";
 import { t } from "../../text";
-import { points } from "../../text/figures";
+import { pointsInWords } from "../../text/figures";
 import { sectionQuery, useWhere } from "../Assessment";
 import { SettleMargin } from "./SettleMargin";
 
@@ -150,11 +150,7 @@ function Doubts({
         <>
           <div className="border-b border-rule px-6 pt-4 pb-4">
             <h2 className="text-small font-semibold text-soft">
-              {t("Question {{n}}", { n: question.number })} ·{" "}
-              {t("{{count}} points", { count: Number(question.points) || 2 }).replace(
-                /^\d+/,
-                points(question.points),
-              )}
+              {t("Question {{n}}", { n: question.number })} · {pointsInWords(question.points)}
             </h2>
             <p className="my-1 font-script text-words">{question.prompt}</p>
             <p className="text-small text-soft">

@@ -5,7 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
+import java.util.function.Function;
 import org.scholion.core.item.Alignment;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.OpenItem;
@@ -64,10 +64,10 @@ public final class AssessmentReader {
         }
         String title = root.text("title");
         String language = root.text("language", "en");
-        List<Framework> frameworks = built(root.list("frameworks"), AssessmentReader::framework);
-        List<Part> parts = built(root.list("parts"), AssessmentReader::part);
-        List<Item> items = built(root.list("items"), c -> ItemReader.read(c, language));
-        List<Adjustment> adjustments = built(root.list("adjustments"), AssessmentReader::adjustment);
+        List<Framework> frameworks = all(root.list("frameworks"), AssessmentReader::framework);
+        List<Part> parts = all(root.list("parts"), AssessmentReader::part);
+        List<Item> items = all(root.list("items"), c -> ItemReader.read(c, language));
+        List<Adjustment> adjustments = all(root.list("adjustments"), AssessmentReader::adjustment);
         Optional<Grading> grading = root.field("grading").isPresent()
                 ? root.field("grading").flatMap(c -> c.build(() -> GradingReader.read(c)))
                 : Optional.of(Grading.PLAIN);
@@ -84,14 +84,11 @@ public final class AssessmentReader {
         return assessment.map(a -> new AssessmentFile(a, frameworks));
     }
 
-    private interface Reading<T> {
-        T of(Cursor at);
-    }
-
-    private static <T> List<T> built(List<Cursor> places, Reading<T> reading) {
+    /** What is built at each place; a place that is refused leaves its fault. */
+    static <T> List<T> all(List<Cursor> places, Function<Cursor, T> reading) {
         List<T> all = new ArrayList<>();
         for (Cursor place : places) {
-            place.build(() -> reading.of(place)).ifPresent(all::add);
+            place.build(() -> reading.apply(place)).ifPresent(all::add);
         }
         return all;
     }
@@ -141,7 +138,7 @@ public final class AssessmentReader {
     }
 
     private static Framework framework(Cursor c) {
-        List<Framework.Standard> standards = built(c.list("standards"), AssessmentReader::standard);
+        List<Framework.Standard> standards = all(c.list("standards"), AssessmentReader::standard);
         Framework framework = new Framework(c.text("id"), c.text("title"), c.text("version", "1"), standards);
         c.refuseUnknown();
         return framework;
@@ -168,14 +165,10 @@ public final class AssessmentReader {
     }
 
     static List<Alignment> alignments(Cursor c) {
-        return built(c.list("standards"), s -> {
+        return all(c.list("standards"), s -> {
             Alignment alignment = new Alignment(s.text("code"), s.fraction("weight", Fraction.ONE));
             s.refuseUnknown();
             return alignment;
         });
-    }
-
-    static <T> List<T> all(List<Cursor> places, java.util.function.Function<Cursor, @Nullable T> reading) {
-        return built(places, reading::apply);
     }
 }

@@ -173,7 +173,7 @@ class Gradebook {
                 i + 1,
                 item.id(),
                 item.head().prompt(),
-                Shown.of(item, Attempts.answer(edition, item, responses)),
+                Shown.of(item, Attempts.answer(item, responses)),
                 MarkView.of(item, mark),
                 counted.isString() ? counted.stringValue() : null,
                 earlier);

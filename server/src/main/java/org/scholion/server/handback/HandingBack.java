@@ -13,7 +13,6 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.number.Fraction;
@@ -280,15 +279,6 @@ public class HandingBack {
                             seen == null ? null : seen.toInstant()));
         });
         return all;
-    }
-
-    /** How many results differ from what was handed back. */
-    @Transactional(readOnly = true)
-    public Optional<Instant> handedAt(UUID attempt) {
-        return db.sql("select max(handed_at) from result where attempt_id = ?")
-                .param(attempt)
-                .query((row, n) -> Optional.ofNullable(row.getTimestamp(1)).map(Timestamp::toInstant))
-                .single();
     }
 
     static String hash(JsonNode shown) {

@@ -137,7 +137,7 @@ public class Queries {
                 q.item(),
                 edition.numberOf(q.item()),
                 item.head().prompt(),
-                Shown.of(item, Attempts.answer(edition, item, attempts.responsesOf(q.attempt()))),
+                Shown.of(item, Attempts.answer(item, attempts.responsesOf(q.attempt()))),
                 MarkView.of(item, Objects.requireNonNull(marks.get(q.item()))),
                 HowItScores.of(item),
                 q.words(),

@@ -110,7 +110,7 @@ public class ResultPage {
                 item.id(),
                 edition.numberOf(item.id()),
                 asSeen.head().prompt(),
-                sees.answers() ? Shown.of(asSeen, Attempts.answer(seen, asSeen, responses)) : null,
+                sees.answers() ? Shown.of(asSeen, Attempts.answer(asSeen, responses)) : null,
                 sees.marks() && mark != null ? mark(item, mark, sees) : null,
                 sees.notes() && mark != null ? mark.comment() : "",
                 sees.keys() ? key(item) : null);

@@ -61,12 +61,6 @@ public class Editions {
                 .orElseThrow(Refused::notFound);
     }
 
-    /** The edition with this id. */
-    @Transactional(readOnly = true)
-    public Edition byId(UUID id) {
-        return compiled.get(id, this::load);
-    }
-
     private Optional<Edition> find(String sql, Object... params) {
         return db.sql(sql).params(params).query(UUID.class).optional().map(id -> compiled.get(id, this::load));
     }

@@ -13,7 +13,6 @@ import org.scholion.core.answer.Answer;
 import org.scholion.core.item.Item;
 import org.scholion.formats.assessment.AnswerJson;
 import org.scholion.formats.json.Cursor;
-import org.scholion.server.key.Edition;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Refused;
@@ -117,14 +116,6 @@ public class Attempts {
                         .list();
     }
 
-    @Transactional(readOnly = true)
-    public List<Attempt> ofStudent(UUID student) {
-        return db.sql(SELECT + "where x.student_id = ? order by x.started_at desc")
-                .param(student)
-                .query((row, n) -> attempt(row))
-                .list();
-    }
-
     /** Those of an assessment that are handed in: the ones that count. */
     @Transactional(readOnly = true)
     public List<Attempt> in(UUID assessment, @Nullable UUID section) {
@@ -155,8 +146,8 @@ public class Attempts {
         return all;
     }
 
-    /** A response as the item's kind understands it; one that the edition cannot take any more is no answer to it. */
-    public static Answer answer(Edition edition, Item item, Map<String, JsonNode> responses) {
+    /** A response as the item's kind understands it; one that is not there is none. */
+    public static Answer answer(Item item, Map<String, JsonNode> responses) {
         JsonNode node = responses.get(item.id());
         return node == null ? Answer.NONE : AnswerJson.read(item, Cursor.at(node));
     }

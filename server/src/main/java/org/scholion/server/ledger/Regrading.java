@@ -137,7 +137,7 @@ public class Regrading {
                 if (was != null && was.byPerson()) {
                     continue;
                 }
-                Mark mark = candidate.scorer(item).score(Attempts.answer(candidate, item, said));
+                Mark mark = candidate.scorer(item).score(Attempts.answer(item, said));
                 if (was == null || !mark.equals(was.mark())) {
                     moved.add(new LedgerMark(attempt.id(), item.id(), mark, candidate.number(), null, null, null, now));
                 }

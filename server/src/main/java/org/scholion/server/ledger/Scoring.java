@@ -69,7 +69,7 @@ public class Scoring {
     private static List<LedgerMark> marks(Edition edition, Attempt attempt, Map<String, JsonNode> answers, Instant at) {
         List<LedgerMark> marks = new ArrayList<>();
         for (Item item : edition.items()) {
-            Answer answer = Attempts.answer(edition, item, answers);
+            Answer answer = Attempts.answer(item, answers);
             Mark mark = edition.scorer(item).score(answer);
             marks.add(new LedgerMark(attempt.id(), item.id(), mark, edition.number(), null, null, null, at));
         }

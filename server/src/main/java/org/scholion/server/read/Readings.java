@@ -170,7 +170,7 @@ public class Readings {
             boolean names) {
         List<ReadAnswer> all = new ArrayList<>();
         for (Attempt attempt : in) {
-            Answer answer = Attempts.answer(edition, item, responses.getOrDefault(attempt.id(), Map.of()));
+            Answer answer = Attempts.answer(item, responses.getOrDefault(attempt.id(), Map.of()));
             LedgerMark mark = current.getOrDefault(attempt.id(), Map.of()).get(item.id());
             if (!answer.isBlank() && mark != null) {
                 all.add(view(item, attempt, answer, mark, names));
@@ -273,7 +273,7 @@ public class Readings {
     }
 
     private Answer answer(Edition edition, OpenItem item, UUID attempt) {
-        return Attempts.answer(edition, item, attempts.responsesOf(attempt));
+        return Attempts.answer(item, attempts.responsesOf(attempt));
     }
 
     private static OpenItem open(Edition edition, String itemId) {

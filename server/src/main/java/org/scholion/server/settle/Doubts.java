@@ -117,7 +117,7 @@ class Doubts {
             Map<UUID, Map<String, LedgerMark>> current) {
         List<Waiting> all = new ArrayList<>();
         for (Attempt attempt : in) {
-            Answer answer = Attempts.answer(edition, item, responses.getOrDefault(attempt.id(), Map.of()));
+            Answer answer = Attempts.answer(item, responses.getOrDefault(attempt.id(), Map.of()));
             LedgerMark mark = current.getOrDefault(attempt.id(), Map.of()).get(item.id());
             if (!answer.isBlank() && mark != null) {
                 all.add(new Waiting(attempt, answer, mark));
