@@ -1,16 +1,29 @@
 package org.scholion.core.measure;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
-/** Why an item should be looked at; never acted on by itself. */
+/** Why an item should be looked at; never acted on by itself. In the order in which they are listed. */
 public enum Flag {
+    KEY("the key may be wrong"),
     NEGATIVE("sorts the wrong way"),
     WEAK("sorts weakly"),
     EASY("nearly all right"),
     HARD("few right"),
-    BLANK("often blank");
+    UNUSED("an option that nobody chooses"),
+    BLANK("often blank"),
+    UNREACHED("often not reached"),
+    DIFFERS("works differently for two sections");
+
+    /** With fewer attempts, an option that nobody chooses says nothing. */
+    private static final int ENOUGH_FOR_UNUSED = 50;
+
+    /** Two correlations closer than this are the same. */
+    private static final double SAME = 1e-12;
 
     private final String shown;
 
@@ -26,28 +39,122 @@ public enum Flag {
         return name().toLowerCase(Locale.ROOT);
     }
 
+    /** What a person can do about it. */
+    public enum Remedy {
+        LOOK,
+        ACCEPT_ALSO,
+        CHANGE_KEY,
+        DROP,
+        CREDIT_ALL
+    }
+
+    public List<Remedy> remedies() {
+        return switch (this) {
+            case KEY, NEGATIVE ->
+                List.of(Remedy.LOOK, Remedy.ACCEPT_ALSO, Remedy.CHANGE_KEY, Remedy.DROP, Remedy.CREDIT_ALL);
+            case HARD, WEAK -> List.of(Remedy.LOOK, Remedy.ACCEPT_ALSO, Remedy.DROP, Remedy.CREDIT_ALL);
+            case UNREACHED, DIFFERS -> List.of(Remedy.LOOK, Remedy.DROP, Remedy.CREDIT_ALL);
+            case EASY, UNUSED, BLANK -> List.of(Remedy.LOOK);
+        };
+    }
+
+    /** A flag that is raised, with the figures behind it in words. */
+    public record Raised(Flag flag, String because) {}
+
     /**
      * The flags of an item.
      *
-     * @param guess what guessing alone would score on a choice of one (1 / options); 0 for other kinds
+     * @param ofOne whether it is a choice of one
+     * @param differences how it works for sections of equal ability; empty without sections
      */
-    public static List<Flag> of(ItemMeasures m, double guess) {
-        List<Flag> flags = new ArrayList<>();
-        Double r = m.itemRest().value();
+    public static List<Raised> of(ItemMeasures m, boolean ofOne, List<ItemDifference> differences) {
+        List<Raised> raised = new ArrayList<>();
+        if (ofOne) {
+            outsider(m).ifPresent(because -> raised.add(new Raised(KEY, because)));
+        }
+        sorting(m.itemRest().value(), raised);
+        difficulty(m, ofOne, raised);
+        unused(m, raised);
+        share(m.blank(), BLANK, "left it blank", raised);
+        share(m.notReached(), UNREACHED, "left it and all after it blank", raised);
+        differences.stream()
+                .filter(ItemDifference::isLarge)
+                .max(Comparator.comparingDouble(
+                        d -> Math.abs(Objects.requireNonNull(d.delta().value()))))
+                .ifPresent(d -> raised.add(new Raised(
+                        DIFFERS,
+                        "among equally able students it favours "
+                                + (Objects.requireNonNull(d.odds().value()) > 1 ? d.first() : d.second())
+                                + ": delta " + two(d.delta().value()))));
+        return raised;
+    }
+
+    /** An option outside the key that the best students prefer, or that goes with the rest better than every keyed one. */
+    private static java.util.Optional<String> outsider(ItemMeasures m) {
+        List<OptionFigures> keyed =
+                m.options().stream().filter(OptionFigures::keyed).toList();
+        return m.options().stream()
+                .filter(o -> !o.keyed())
+                .filter(o -> keyed.stream().allMatch(k -> isAbove(o.upper(), k.upper()))
+                        || keyed.stream().allMatch(k -> isAbove(o.optionRest(), k.optionRest())))
+                .findFirst()
+                .map(o -> "“" + o.option() + "”, which is not in the key, is chosen by "
+                        + percent(o.upper().value()) + " of the upper third"
+                        + (o.optionRest().value() == null
+                                ? ""
+                                : " and goes with the rest at r = "
+                                        + two(o.optionRest().value())));
+    }
+
+    private static boolean isAbove(Figure a, Figure b) {
+        return a.value() != null && b.value() != null && a.value() > b.value() + SAME;
+    }
+
+    private static void sorting(@Nullable Double r, List<Raised> raised) {
+        if (r != null && r < 0.15 - SAME) {
+            raised.add(new Raised(r < 0 ? NEGATIVE : WEAK, "r = " + two(r) + " with the rest of the paper"));
+        }
+    }
+
+    private static void difficulty(ItemMeasures m, boolean ofOne, List<Raised> raised) {
         Double p = m.difficulty().value();
-        Double blank = m.blank().value();
-        if (r != null && r < 0.15) {
-            flags.add(r < 0 ? NEGATIVE : WEAK);
+        if (p == null) {
+            return;
         }
-        if (p != null && p > 0.95) {
-            flags.add(EASY);
+        if (p > 0.95) {
+            raised.add(new Raised(EASY, percent(p) + " of the points were reached"));
         }
-        if (p != null && (p < 0.25 || p < guess)) {
-            flags.add(HARD);
+        int options = m.options().size();
+        boolean belowGuessing = ofOne && options > 0 && p * options < 1 - SAME;
+        if (p < 0.25 || belowGuessing) {
+            raised.add(new Raised(
+                    HARD,
+                    percent(p) + " of the points were reached"
+                            + (belowGuessing ? "; guessing alone gives " + percent(1.0 / options) : "")));
         }
-        if (blank != null && blank > 0.10) {
-            flags.add(BLANK);
+    }
+
+    private static void unused(ItemMeasures m, List<Raised> raised) {
+        List<String> names = m.options().stream()
+                .filter(o -> m.n() >= ENOUGH_FOR_UNUSED && 100L * o.count() < 2L * m.n())
+                .map(OptionFigures::option)
+                .toList();
+        if (!names.isEmpty()) {
+            raised.add(new Raised(UNUSED, "hardly anybody chose " + String.join(", ", names)));
         }
-        return flags;
+    }
+
+    private static void share(Figure figure, Flag flag, String words, List<Raised> raised) {
+        if (figure.value() != null && figure.value() > 0.10) {
+            raised.add(new Raised(flag, percent(figure.value()) + " " + words));
+        }
+    }
+
+    private static String percent(@Nullable Double share) {
+        return share == null ? "–" : Math.round(100 * share) + " %";
+    }
+
+    private static String two(@Nullable Double value) {
+        return value == null ? "–" : String.format(Locale.ROOT, "%.2f", value);
     }
 }

@@ -2,61 +2,134 @@ package org.scholion.core.measure;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
+import org.scholion.core.number.Fraction;
 
 /**
  * What the answers tell about one item.
  *
+ * @param n attempts
  * @param difficulty mean score as a share of the points, a blank counting 0 (the facility of the textbooks)
  * @param itemRest Pearson's r of the item's score with the rest of the total
+ * @param upperLower mean share of the points in the upper 27 % by total less that in the lower 27 %
+ * @param alphaWithout reliability of the other items
  * @param blank share of attempts that left it blank
+ * @param notReached share of attempts that left it and all after it blank
+ * @param options how each option was chosen; empty when it is no choice
  */
-public record ItemMeasures(Figure difficulty, Figure itemRest, Figure blank) {
+public record ItemMeasures(
+        String item,
+        int n,
+        Figure difficulty,
+        Figure itemRest,
+        Figure upperLower,
+        Figure alphaWithout,
+        Figure blank,
+        Figure notReached,
+        List<OptionFigures> options) {
 
-    /** The measures of every item, in the order of the scores. */
+    private static final String NOBODY = "nobody has answered yet";
+
+    public ItemMeasures {
+        options = List.copyOf(options);
+    }
+
+    /** An item without figures, and why. */
+    public static ItemMeasures none(String item, String why) {
+        Figure none = Figure.undefined(why);
+        return new ItemMeasures(item, 0, none, none, none, none, none, none, List.of());
+    }
+
+    /** The measures of every item, in the order of the scores. Items are counted side by side. */
     public static List<ItemMeasures> of(Scores scores) {
-        double[] totals = scores.totals();
+        return of(scores, Paper.of(scores));
+    }
+
+    static List<ItemMeasures> of(Scores scores, Paper paper) {
+        int[] unreached = notReached(scores);
         List<ItemMeasures> all = new ArrayList<>();
-        for (int j = 0; j < scores.items(); j++) {
-            all.add(new ItemMeasures(difficulty(scores, j), itemRest(scores, j, totals), blank(scores, j)));
+        for (int j = 0; j < scores.items().size(); j++) {
+            all.add(one(scores, paper, j, unreached[j]));
         }
         return all;
     }
 
-    private static Figure difficulty(Scores scores, int j) {
-        if (scores.attempts() == 0) {
-            return Figure.undefined("nobody has answered yet");
-        }
-        return scores.points()[j] == 0
-                ? Figure.undefined("the item has no points")
-                : Figure.of(Moments.mean(scores.byItem()[j]) / scores.points()[j]);
+    private static ItemMeasures one(Scores scores, Paper paper, int j, int unreached) {
+        Tally tally = paper.tally(j);
+        int n = scores.attempts();
+        return new ItemMeasures(
+                tally.column.item(),
+                n,
+                difficulty(tally, scores),
+                itemRest(tally, paper.groups()),
+                upperLower(tally, paper.groups(), scores),
+                paper.alphaWithout(j),
+                share(tally.count(Column.Kind::blank), n),
+                share(unreached, n),
+                IntStream.range(0, tally.column.options().size())
+                        .mapToObj(o -> OptionFigures.of(tally, o, paper.groups()))
+                        .toList());
     }
 
-    private static Figure itemRest(Scores scores, int j, double[] totals) {
-        int n = scores.attempts();
-        if (n < 3) {
+    private static Figure difficulty(Tally tally, Scores scores) {
+        if (scores.attempts() == 0) {
+            return Figure.undefined(NOBODY);
+        }
+        double sum = 0;
+        for (int k = 0; k < tally.values.length; k++) {
+            sum += tally.counts[k] * tally.values[k];
+        }
+        Fraction whole = tally.points(scores.scale()).times(scores.attempts());
+        return whole.isZero()
+                ? Figure.undefined("the item has no points")
+                : Figure.of(Fraction.of((long) sum).over(whole).toDouble());
+    }
+
+    private static Figure itemRest(Tally tally, Groups groups) {
+        if (groups.ranks().attempts() < 3) {
             return Figure.undefined("needs at least 3 attempts");
         }
-        double[] x = scores.byItem()[j];
-        double[] rest = new double[n];
-        for (int i = 0; i < n; i++) {
-            rest[i] = totals[i] - x[i];
-        }
-        if (Moments.isConstant(x)) {
-            return Figure.undefined("all have the same score on it");
-        }
-        return Moments.isConstant(rest)
-                ? Figure.undefined("all have the same score on the rest")
-                : Figure.of(Moments.correlation(x, rest));
+        double xx = tally.moments().squares();
+        double withTotal = tally.productWithTotal(groups.ranks(), groups.totals());
+        return Correlation.of(tally.column.counts() ? withTotal - xx : withTotal, xx, groups.restSquares(tally));
     }
 
-    private static Figure blank(Scores scores, int j) {
-        if (scores.attempts() == 0) {
-            return Figure.undefined("nobody has answered yet");
+    private static Figure upperLower(Tally tally, Groups groups, Scores scores) {
+        int n = scores.attempts();
+        Fraction whole = tally.points(scores.scale()).times(Fraction.of(27L * n, 100));
+        if (n < 4) {
+            return Figure.undefined("needs at least 4 attempts");
         }
-        int blanks = 0;
-        for (boolean b : scores.blank()[j]) {
-            blanks += b ? 1 : 0;
+        if (whole.isZero()) {
+            return Figure.undefined("the item has no points");
         }
-        return Figure.of((double) blanks / scores.attempts());
+        Fraction upper = Ranks.weighted(groups.upper(), tally.sums);
+        Fraction lower = Ranks.weighted(groups.lower(), tally.sums);
+        return Figure.of(upper.minus(lower).over(whole).toDouble());
+    }
+
+    private static Figure share(int part, int n) {
+        return n == 0 ? Figure.undefined(NOBODY) : Figure.of((double) part / n);
+    }
+
+    /** For each item, how many attempts left it and everything after it unanswered, the item itself being blank. */
+    private static int[] notReached(Scores scores) {
+        int[] unreached = new int[scores.items().size()];
+        // Whoever has answered something is out for all items before it, so that few are looked at twice.
+        int[] silent = IntStream.range(0, scores.attempts()).toArray();
+        int left = silent.length;
+        for (int j = unreached.length - 1; j >= 0 && left > 0; j--) {
+            Column column = scores.item(j);
+            int still = 0;
+            for (int s = 0; s < left; s++) {
+                Column.Kind kind = column.kinds().get(column.codes()[silent[s]]);
+                unreached[j] += kind.blank() ? 1 : 0;
+                if (kind.silent()) {
+                    silent[still++] = silent[s];
+                }
+            }
+            left = still;
+        }
+        return unreached;
     }
 }

@@ -1,51 +1,50 @@
 package org.scholion.core.measure;
 
-/** Means, variances and correlations of arrays, in two passes so that large offsets lose no digits. */
-final class Moments {
-    private Moments() {}
+import org.scholion.core.number.Fraction;
 
-    static double mean(double[] x) {
+/** The first moments of weighted values. Values are whole units, so a variance is 0 exactly when nothing varies. */
+record Moments(double n, double sum, double mean, double squares) {
+    /** Values with how often each stands there. */
+    static Moments of(double[] values, int[] counts) {
+        double n = 0;
         double sum = 0;
-        for (double v : x) {
-            sum += v;
+        for (int v = 0; v < values.length; v++) {
+            n += counts[v];
+            sum += counts[v] * values[v];
         }
-        return sum / x.length;
-    }
-
-    /** Sample variance (n-1); 0 for a constant, whatever rounding says. */
-    static double variance(double[] x) {
-        if (isConstant(x)) {
-            return 0;
-        }
-        double mean = mean(x);
-        double sum = 0;
-        for (double v : x) {
-            sum += (v - mean) * (v - mean);
-        }
-        return sum / (x.length - 1);
-    }
-
-    static boolean isConstant(double[] x) {
-        for (double v : x) {
-            if (Math.abs(v - x[0]) > 1e-12) {
-                return false;
+        double mean = sum / n;
+        double squares = 0;
+        int different = 0;
+        double first = Double.NaN;
+        for (int v = 0; v < values.length; v++) {
+            if (counts[v] > 0) {
+                squares += counts[v] * (values[v] - mean) * (values[v] - mean);
+                different += values[v] == first ? 0 : 1;
+                first = values[v];
             }
         }
-        return true;
+        return new Moments(n, sum, mean, different <= 1 ? 0 : squares);
     }
 
-    /** Pearson's r; NaN when either is constant, which callers ask about first. */
-    static double correlation(double[] x, double[] y) {
-        double mx = mean(x);
-        double my = mean(y);
-        double xy = 0;
-        double xx = 0;
-        double yy = 0;
-        for (int i = 0; i < x.length; i++) {
-            xy += (x[i] - mx) * (y[i] - my);
-            xx += (x[i] - mx) * (x[i] - mx);
-            yy += (y[i] - my) * (y[i] - my);
+    static Moments of(Ranks ranks) {
+        double[] values = new double[ranks.classes()];
+        int[] counts = new int[ranks.classes()];
+        for (int c = 0; c < values.length; c++) {
+            values[c] = ranks.total(c);
+            counts[c] = ranks.size(c);
         }
-        return xy / Math.sqrt(xx * yy);
+        return of(values, counts);
+    }
+
+    /** The mean in points, correctly rounded: one division of whole numbers. */
+    double mean(double scale) {
+        return Fraction.of((long) sum)
+                .over(Fraction.of((long) n).times(Fraction.of((long) scale)))
+                .toDouble();
+    }
+
+    /** Sample variance (n-1). */
+    double variance() {
+        return squares / (n - 1);
     }
 }

@@ -1,49 +1,124 @@
 package org.scholion.core.measure;
 
-import java.util.Arrays;
+import java.math.BigInteger;
+import java.util.List;
+import org.scholion.core.number.Fraction;
 
 /**
- * The scores of N attempts on k items, in points: what every measure is computed from.
- *
- * @param byItem one array for each item, one place for each attempt
- * @param blank whether each was blank, in the same order
- * @param points each item's points
+ * The scores of N attempts on k items: what every measure is computed from. Scores are held as whole multiples of
+ * one unit, so that totals are exact, ties are ties and what does not vary has no variance.
  */
-public record Scores(double[][] byItem, boolean[][] blank, double[] points) {
+public final class Scores {
+    /** Whole numbers up to here are exact in a double. */
+    private static final double EXACT = 9e15;
+
+    private final List<Column> items;
+    private final double scale;
+    private final double[][] values;
+    private final int attempts;
+
+    private Scores(List<Column> items, int attempts) {
+        this.items = List.copyOf(items);
+        this.attempts = attempts;
+        this.scale = scale(items);
+        this.values = items.stream().map(this::values).toArray(double[][]::new);
+    }
+
+    /**
+     * The scores of these items.
+     *
+     * @throws IllegalArgumentException when the items do not hold the same attempts
+     */
+    public static Scores of(List<Column> items) {
+        int attempts = items.isEmpty() ? 0 : items.get(0).attempts();
+        for (Column item : items) {
+            if (item.attempts() != attempts) {
+                throw new IllegalArgumentException(
+                        "item " + item.item() + " holds " + item.attempts() + " attempts, not " + attempts);
+            }
+        }
+        return new Scores(items, attempts);
+    }
+
+    /** How many units make a point: the least common denominator, or the finest that sums of can be held exactly. */
+    private static double scale(List<Column> items) {
+        BigInteger common = BigInteger.ONE;
+        double greatest = 1;
+        for (Column item : items) {
+            Fraction most = item.points().abs();
+            for (Column.Kind kind : item.kinds()) {
+                BigInteger den = kind.score().denominator();
+                common = common.divide(common.gcd(den)).multiply(den);
+                most = most.max(kind.score().abs());
+            }
+            greatest += most.toDouble();
+        }
+        double room = Math.floor(EXACT / greatest);
+        return common.doubleValue() <= room ? common.doubleValue() : Math.max(1, room);
+    }
+
+    private double[] values(Column item) {
+        return item.kinds().stream()
+                .mapToDouble(k ->
+                        Math.rint(k.score().times(Fraction.of((long) scale)).toDouble()))
+                .toArray();
+    }
+
     public int attempts() {
-        return byItem.length == 0 ? 0 : byItem[0].length;
+        return attempts;
     }
 
-    public int items() {
-        return byItem.length;
+    public List<Column> items() {
+        return items;
     }
 
-    /** Each attempt's total over all items. */
-    public double[] totals() {
-        double[] totals = new double[attempts()];
-        for (double[] item : byItem) {
+    Column item(int j) {
+        return items.get(j);
+    }
+
+    /** The places of the items that the total is made of. */
+    int[] counting() {
+        return java.util.stream.IntStream.range(0, items.size())
+                .filter(j -> items.get(j).counts())
+                .toArray();
+    }
+
+    double scale() {
+        return scale;
+    }
+
+    /** What each kind of response to an item is worth, in units. */
+    double[] values(int j) {
+        return values[j];
+    }
+
+    /** Each attempt's total, in units. */
+    double[] totals() {
+        double[] totals = new double[attempts];
+        for (int j : counting()) {
+            int[] codes = items.get(j).codes();
+            double[] worth = values[j];
             for (int i = 0; i < totals.length; i++) {
-                totals[i] += item[i];
+                totals[i] += worth[codes[i]];
             }
         }
         return totals;
     }
 
-    @Override
-    public boolean equals(Object o) {
-        return o instanceof Scores s
-                && Arrays.deepEquals(byItem, s.byItem)
-                && Arrays.deepEquals(blank, s.blank)
-                && Arrays.equals(points, s.points);
+    /** On how many of the counting items each attempt has full points. */
+    public int[] solved() {
+        int[] solved = new int[attempts];
+        for (int j : counting()) {
+            int[] codes = items.get(j).codes();
+            int[] full = solvedKinds(j);
+            for (int i = 0; i < solved.length; i++) {
+                solved[i] += full[codes[i]];
+            }
+        }
+        return solved;
     }
 
-    @Override
-    public int hashCode() {
-        return Arrays.deepHashCode(byItem) * 31 + Arrays.hashCode(points);
-    }
-
-    @Override
-    public String toString() {
-        return "Scores[" + attempts() + " attempts, " + items() + " items]";
+    int[] solvedKinds(int j) {
+        return items.get(j).kinds().stream().mapToInt(k -> k.solved() ? 1 : 0).toArray();
     }
 }

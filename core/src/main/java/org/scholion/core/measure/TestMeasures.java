@@ -1,7 +1,5 @@
 package org.scholion.core.measure;
 
-import java.util.Arrays;
-
 /**
  * What the answers tell about the whole paper, in points.
  *
@@ -21,44 +19,28 @@ public record TestMeasures(
         Figure sem) {
 
     public static TestMeasures of(Scores scores) {
-        double[] totals = scores.totals();
-        int n = totals.length;
-        double[] sorted = totals.clone();
-        Arrays.sort(sorted);
-        Figure nobody = Figure.undefined("nobody has answered yet");
-        Figure sd =
-                n < 2 ? Figure.undefined("needs at least 2 attempts") : Figure.of(Math.sqrt(Moments.variance(totals)));
-        Figure alpha = alpha(scores, totals);
-        return new TestMeasures(
-                n,
-                n == 0 ? nobody : Figure.of(Moments.mean(totals)),
-                sd,
-                n == 0 ? nobody : Figure.of(sorted[0]),
-                n == 0 ? nobody : Figure.of(quantile(sorted, 0.25)),
-                n == 0 ? nobody : Figure.of(quantile(sorted, 0.5)),
-                n == 0 ? nobody : Figure.of(quantile(sorted, 0.75)),
-                n == 0 ? nobody : Figure.of(sorted[n - 1]),
-                alpha,
-                sem(sd, alpha));
+        return of(Paper.of(scores));
     }
 
-    private static Figure alpha(Scores scores, double[] totals) {
-        int k = scores.items();
-        if (k < 2) {
-            return Figure.undefined("needs at least 2 items");
-        }
-        if (totals.length < 2) {
-            return Figure.undefined("needs at least 2 attempts");
-        }
-        double spread = Moments.variance(totals);
-        if (spread == 0) {
-            return Figure.undefined("all have the same total");
-        }
-        double within = 0;
-        for (double[] item : scores.byItem()) {
-            within += Moments.variance(item);
-        }
-        return Figure.of((double) k / (k - 1) * (1 - within / spread));
+    static TestMeasures of(Paper paper) {
+        Ranks ranks = paper.groups().ranks();
+        int n = ranks.attempts();
+        double scale = paper.scores().scale();
+        Moments totals = paper.groups().totals();
+        Figure sd =
+                n < 2 ? Figure.undefined("needs at least 2 attempts") : Figure.of(Math.sqrt(totals.variance()) / scale);
+        Figure alpha = paper.alpha();
+        return new TestMeasures(
+                n,
+                n == 0 ? Figure.undefined("nobody has answered yet") : Figure.of(totals.mean(scale)),
+                sd,
+                quantile(ranks, 0, scale),
+                quantile(ranks, 0.25, scale),
+                quantile(ranks, 0.5, scale),
+                quantile(ranks, 0.75, scale),
+                quantile(ranks, 1, scale),
+                alpha,
+                sem(sd, alpha));
     }
 
     private static Figure sem(Figure sd, Figure alpha) {
@@ -71,10 +53,15 @@ public record TestMeasures(
     }
 
     /** Linear interpolation between order statistics at (n-1)q. */
-    static double quantile(double[] sorted, double q) {
-        double at = (sorted.length - 1) * q;
+    private static Figure quantile(Ranks ranks, double q, double scale) {
+        int n = ranks.attempts();
+        if (n == 0) {
+            return Figure.undefined("nobody has answered yet");
+        }
+        double at = (n - 1) * q;
         int below = (int) Math.floor(at);
-        int above = Math.min(below + 1, sorted.length - 1);
-        return sorted[below] + (at - below) * (sorted[above] - sorted[below]);
+        double low = ranks.ordered(below);
+        double high = ranks.ordered(Math.min(below + 1, n - 1));
+        return Figure.of((low + (at - below) * (high - low)) / scale);
     }
 }

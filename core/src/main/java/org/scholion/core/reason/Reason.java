@@ -54,6 +54,23 @@ public record Reason(Code code, Map<String, Fact> facts) {
         OPEN_WAITS("open"),
         OPEN_POINTS("points"),
         OPEN_RUBRIC("rubric"),
+        OPEN_MEAN("mean"),
+        OPEN_APART("apart"),
+        FORMULA_SAME("same"),
+        FORMULA_FORM("form"),
+        FORMULA_DIFFERENT("different"),
+        FORMULA_UNREADABLE("unreadable"),
+        FORMULA_UNDECIDED("undecided"),
+        WORKING("steps"),
+        WORKING_UNREADABLE("unreadable"),
+        WORKING_UNDECIDED("undecided"),
+        ATTAINED_SHARE("share"),
+        ATTAINED_LATEST("latest"),
+        ATTAINED_DECAY("decay"),
+        ATTAINED_BEST("best"),
+        ATTAINED_COUNT("count"),
+        ATTAINED_NOTHING("none"),
+        TOTAL("total"),
         PERSON("person"),
         RULING("ruling");
 
@@ -82,6 +99,13 @@ public record Reason(Code code, Map<String, Fact> facts) {
 
         /** An exact number. */
         record Amount(Fraction value) implements Fact {}
+
+        /** Several of them. */
+        record Amounts(List<Fraction> values) implements Fact {
+            public Amounts {
+                values = List.copyOf(values);
+            }
+        }
     }
 
     public Reason {
@@ -109,6 +133,10 @@ public record Reason(Code code, Map<String, Fact> facts) {
         return with(name, Fraction.of(value));
     }
 
+    public Reason withAmounts(String name, List<Fraction> values) {
+        return with(name, new Fact.Amounts(values));
+    }
+
     private Reason with(String name, Fact fact) {
         Map<String, Fact> more = new TreeMap<>(facts);
         more.put(name, fact);
@@ -128,6 +156,10 @@ public record Reason(Code code, Map<String, Fact> facts) {
         if (fact instanceof Fact.Wordlist list) {
             return String.join(", ", list.texts());
         }
+        if (fact instanceof Fact.Amounts list) {
+            return String.join(
+                    ", ", list.values().stream().map(Fraction::toExact).toList());
+        }
         return fact instanceof Fact.Amount amount ? amount.value().toExact() : "";
     }
 
@@ -137,6 +169,10 @@ public record Reason(Code code, Map<String, Fact> facts) {
 
     public Fraction amount(String name) {
         return facts.get(name) instanceof Fact.Amount amount ? amount.value() : Fraction.ZERO;
+    }
+
+    public List<Fraction> amounts(String name) {
+        return facts.get(name) instanceof Fact.Amounts list ? list.values() : List.of();
     }
 
     public @Nullable Fact fact(String name) {

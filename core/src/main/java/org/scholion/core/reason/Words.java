@@ -84,6 +84,18 @@ public final class Words {
             case OPEN_WAITS -> "waits for a reader";
             case OPEN_POINTS -> "given " + r.word("points") + " of " + r.word("possible") + " by the reader";
             case OPEN_RUBRIC -> rubric(r);
+            case OPEN_MEAN ->
+                "the mean of two readings, " + r.word("first") + " and " + r.word("second") + " of "
+                        + r.word("possible");
+            case OPEN_APART ->
+                "two readings are " + r.word("apart") + " points apart, more than " + r.word("allowed")
+                        + "; a third reader decides";
+            case FORMULA_SAME, FORMULA_FORM, FORMULA_DIFFERENT, FORMULA_UNREADABLE, FORMULA_UNDECIDED ->
+                MathsWords.formula(r);
+            case WORKING, WORKING_UNREADABLE, WORKING_UNDECIDED -> MathsWords.working(r);
+            case ATTAINED_SHARE, ATTAINED_LATEST, ATTAINED_DECAY, ATTAINED_BEST, ATTAINED_COUNT, ATTAINED_NOTHING ->
+                TotalWords.attained(r);
+            case TOTAL -> TotalWords.total(r);
             case PERSON -> "decided by a person" + note(r);
             case RULING -> "your teacher decided on this answer" + note(r);
         };

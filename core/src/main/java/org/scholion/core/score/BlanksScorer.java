@@ -58,17 +58,20 @@ final class BlanksScorer implements Scorer {
         boolean allRight = true;
         List<String> names = new ArrayList<>();
         List<String> because = new ArrayList<>();
+        List<Fraction> credits = new ArrayList<>();
         for (BlanksItem.Part part : item.parts()) {
             Mark mark = Objects.requireNonNull(marks.get(part.id()));
             sum = sum.plus(mark.credit().times(part.weight()));
             waits |= mark.state() == State.SETTLE;
             allRight &= mark.credit().equals(Fraction.ONE);
             names.add(part.id());
+            credits.add(mark.credit());
             because.add(Words.english(mark.reason()));
         }
         Reason reason = Reason.of(item.exact() ? Code.BLANKS_EXACT : Code.BLANKS_PARTS)
                 .with("parts", names)
                 .with("because", because)
+                .withAmounts("credits", credits)
                 .with("sum", sum)
                 .with("weights", weights);
         Fraction credit = item.exact() ? allRight ? Fraction.ONE : Fraction.ZERO : sum.over(weights);

@@ -44,6 +44,7 @@ final class OpenScorer implements Scorer {
         Fraction sum = Fraction.ZERO;
         List<String> criteria = new ArrayList<>();
         List<String> levels = new ArrayList<>();
+        List<Fraction> earned = new ArrayList<>();
         refuseUnknown(rubric, chosen);
         for (Rubric.Criterion criterion : rubric.criteria()) {
             String id = chosen.get(criterion.id());
@@ -54,13 +55,15 @@ final class OpenScorer implements Scorer {
                     .level(id)
                     .orElseThrow(() -> new IllegalArgumentException(
                             "item " + item.id() + ": criterion '" + criterion.id() + "' has no level '" + id + "'"));
-            sum = sum.plus(level.points().times(criterion.weight()));
+            earned.add(level.points().times(criterion.weight()));
+            sum = sum.plus(earned.get(earned.size() - 1));
             criteria.add(criterion.title().isBlank() ? criterion.id() : criterion.title());
             levels.add(level.text().isBlank() ? level.id() : level.text());
         }
         Reason reason = Reason.of(Code.OPEN_RUBRIC)
                 .with("criteria", criteria)
                 .with("levels", levels)
+                .withAmounts("earned", earned)
                 .with("sum", sum)
                 .with("maximum", rubric.maximum());
         return Mark.scored(sum.over(rubric.maximum()), reason);

@@ -1,13 +1,15 @@
 package org.scholion.core.standard;
 
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Faulty;
 
-/** A tree of standards with a version. Codes are unique in it; a parent stands before its children. */
+/** A tree of standards with a version. Codes are unique in it and no standard stands above itself. */
 public record Framework(String id, String title, String version, List<Standard> standards) {
 
     /** A statement of what is to be learned. */
@@ -19,14 +21,25 @@ public record Framework(String id, String title, String version, List<Standard> 
 
     public Framework {
         standards = List.copyOf(standards);
-        Set<String> codes = new HashSet<>();
+        Map<String, Standard> byCode = new HashMap<>();
         for (int i = 0; i < standards.size(); i++) {
             Standard s = standards.get(i);
             Faulty.unless(
-                    s.parent() == null || codes.contains(s.parent()),
-                    "standards[" + i + "].parent",
-                    "no standard before it has the code '" + s.parent() + "'");
-            Faulty.unless(codes.add(s.code()), "standards[" + i + "].code", "code '" + s.code() + "' is there twice");
+                    byCode.putIfAbsent(s.code(), s) == null,
+                    "standards[" + i + "].code",
+                    "code '" + s.code() + "' is there twice");
+        }
+        for (int i = 0; i < standards.size(); i++) {
+            refuseRootless(i, standards.get(i), byCode);
+        }
+    }
+
+    private static void refuseRootless(int i, Standard standard, Map<String, Standard> byCode) {
+        String place = "standards[" + i + "].parent";
+        Set<String> above = new HashSet<>();
+        for (Standard at = standard; at != null && at.parent() != null; at = byCode.get(at.parent())) {
+            Faulty.unless(above.add(at.code()), place, "'" + standard.code() + "' stands above itself");
+            Faulty.unless(byCode.containsKey(at.parent()), place, "no standard has the code '" + at.parent() + "'");
         }
     }
 

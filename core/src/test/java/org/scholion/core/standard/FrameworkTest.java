@@ -10,10 +10,13 @@ import org.scholion.core.standard.Framework.Standard;
 
 class FrameworkTest {
     @Test
-    void a_parent_stands_before_its_children_and_codes_are_there_once() {
+    void parents_are_there_nothing_stands_above_itself_and_codes_are_there_once() {
         assertThatThrownBy(() -> new Framework(
-                        "f", "F", "1", List.of(new Standard("T1.1", "T1", ""), new Standard("T1", null, ""))))
+                        "f", "F", "1", List.of(new Standard("T1.1", "T2", ""), new Standard("T1", null, ""))))
                 .isInstanceOfSatisfying(Faulty.class, e -> assertThat(e.place()).isEqualTo("standards[0].parent"));
+        assertThatThrownBy(() ->
+                        new Framework("f", "F", "1", List.of(new Standard("A", "B", ""), new Standard("B", "A", ""))))
+                .hasMessage("'A' stands above itself");
         assertThatThrownBy(() -> new Framework(
                         "f", "F", "1", List.of(new Standard("T1", null, ""), new Standard("T1", null, ""))))
                 .hasMessageContaining("twice");

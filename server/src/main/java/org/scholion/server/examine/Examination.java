@@ -8,15 +8,14 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.Item;
-import org.scholion.core.measure.Figure;
 import org.scholion.core.measure.Flag;
 import org.scholion.core.measure.Histogram;
 import org.scholion.core.measure.ItemMeasures;
 import org.scholion.core.measure.Scores;
+import org.scholion.core.measure.ScoresBuilder;
 import org.scholion.core.measure.TestMeasures;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.score.Mark;
-import org.scholion.core.score.State;
 import org.scholion.core.total.Adjustment;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
@@ -27,6 +26,7 @@ import org.scholion.server.ledger.LedgerMark;
 import org.scholion.server.ledger.Standings;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
 
 /** The figures of a paper and its items, on the marks as they stand, undecided ones counting 0. */
 @Service
@@ -43,7 +43,7 @@ public class Examination {
         this.editions = editions;
     }
 
-    public record FlagView(String flag, String words) {}
+    public record FlagView(String flag, String words, String because) {}
 
     public record ItemLine(
             String item,
@@ -52,6 +52,7 @@ public class Examination {
             String points,
             boolean dropped,
             ItemMeasures measures,
+            List<String> optionTexts,
             List<FlagView> flags) {}
 
     public record BelowPass(String name, UUID attempt, String percent, boolean provisional) {}
@@ -77,19 +78,13 @@ public class Examination {
         Edition edition = editions.latest(assessment).orElse(null);
         if (edition == null) {
             return new ExamineView(
-                    TestMeasures.of(new Scores(new double[0][0], new boolean[0][0], new double[0])),
-                    "0",
-                    0,
-                    new int[10],
-                    List.of(),
-                    null,
-                    List.of());
+                    TestMeasures.of(Scores.of(List.of())), "0", 0, new int[10], List.of(), null, List.of());
         }
         List<Attempt> in = attempts.in(assessment, section);
         Map<UUID, Map<String, LedgerMark>> current = ledger.current(assessment);
         List<Item> counted =
                 edition.items().stream().filter(i -> !isDropped(edition, i)).toList();
-        Scores scores = scores(counted, in, current);
+        Scores scores = scores(edition, in, current);
         Map<UUID, Standings.Standing> standing = standings.of(assessment);
         Fraction pass = edition.assessment().grading().pass();
         return new ExamineView(
@@ -100,7 +95,7 @@ public class Examination {
                         .toExact(),
                 undecided(counted, in, current),
                 Histogram.of(percents(in, standing)).tenths(),
-                lines(edition, counted, scores),
+                lines(edition, scores),
                 pass == null ? null : pass.toExact(),
                 below(in, standing));
     }
@@ -120,20 +115,17 @@ public class Examination {
                 .isPresent();
     }
 
-    private static Scores scores(List<Item> items, List<Attempt> in, Map<UUID, Map<String, LedgerMark>> current) {
-        double[][] byItem = new double[items.size()][in.size()];
-        boolean[][] blank = new boolean[items.size()][in.size()];
-        for (int j = 0; j < items.size(); j++) {
-            for (int i = 0; i < in.size(); i++) {
-                Mark mark = mark(current, in.get(i), items.get(j));
-                byItem[j][i] = mark.credit().times(items.get(j).points()).toDouble();
-                blank[j][i] = mark.state() == State.BLANK;
-            }
+    private Scores scores(Edition edition, List<Attempt> in, Map<UUID, Map<String, LedgerMark>> current) {
+        ScoresBuilder builder = new ScoresBuilder(edition.assessment());
+        Map<UUID, Map<String, JsonNode>> responses =
+                in.isEmpty() ? Map.of() : attempts.responses(in.get(0).assessment());
+        for (Attempt attempt : in) {
+            Map<String, JsonNode> said = responses.getOrDefault(attempt.id(), Map.of());
+            builder.add(
+                    edition.items().stream().map(i -> mark(current, attempt, i)).toList(),
+                    edition.items().stream().map(i -> Attempts.answer(i, said)).toList());
         }
-        return new Scores(
-                byItem,
-                blank,
-                items.stream().mapToDouble(i -> i.points().toDouble()).toArray());
+        return builder.build();
     }
 
     private static Mark mark(Map<UUID, Map<String, LedgerMark>> current, Attempt attempt, Item item) {
@@ -151,29 +143,35 @@ public class Examination {
         return n;
     }
 
-    private static List<ItemLine> lines(Edition edition, List<Item> counted, Scores scores) {
+    private static List<ItemLine> lines(Edition edition, Scores scores) {
         List<ItemMeasures> measures = ItemMeasures.of(scores);
-        Figure dropped = Figure.undefined("left out of the paper");
         List<ItemLine> lines = new ArrayList<>();
-        for (Item item : edition.items()) {
-            int at = counted.indexOf(item);
-            ItemMeasures m = at < 0 ? new ItemMeasures(dropped, dropped, dropped) : measures.get(at);
+        for (int j = 0; j < measures.size(); j++) {
+            Item item = edition.items().get(j);
+            boolean dropped = isDropped(edition, item);
+            ItemMeasures m = dropped ? ItemMeasures.none(item.id(), "left out of the paper") : measures.get(j);
             lines.add(new ItemLine(
                     item.id(),
                     edition.numberOf(item.id()),
                     item.head().prompt(),
                     item.points().toExact(),
-                    at < 0,
+                    dropped,
                     m,
-                    Flag.of(m, guess(item)).stream()
-                            .map(f -> new FlagView(f.word(), f.shown()))
+                    optionTexts(item),
+                    Flag.of(m, item instanceof ChoiceItem c && c.max() == 1, List.of()).stream()
+                            .map(f -> new FlagView(f.flag().word(), f.flag().shown(), f.because()))
                             .toList()));
         }
         return lines;
     }
 
-    private static double guess(Item item) {
-        return item instanceof ChoiceItem c && c.max() == 1 ? 1.0 / c.options().size() : 0;
+    /** What the options say, in the order of the measures' option table. */
+    private static List<String> optionTexts(Item item) {
+        return item instanceof ChoiceItem c
+                ? c.options().stream()
+                        .map(o -> o.text().isBlank() ? o.id() : o.text())
+                        .toList()
+                : List.of();
     }
 
     private static List<Fraction> percents(List<Attempt> in, Map<UUID, Standings.Standing> standing) {

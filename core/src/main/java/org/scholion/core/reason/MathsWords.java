@@ -1,0 +1,56 @@
+package org.scholion.core.reason;
+
+/** Reasons of formulas and workings in plain English. */
+final class MathsWords {
+    private MathsWords() {}
+
+    static String formula(Reason r) {
+        return switch (r.code()) {
+            case FORMULA_SAME -> "equal to " + quoted(r.word("entry"));
+            case FORMULA_FORM ->
+                "equal to " + quoted(r.word("entry")) + ", but " + r.word("form") + ": "
+                        + (r.amount("times").isZero() ? "no points" : r.word("times") + " of the credit");
+            case FORMULA_DIFFERENT ->
+                "not equal to " + quoted(r.word("entry")) + (r.has("at") ? ": " + example(r) : "");
+            case FORMULA_UNREADABLE ->
+                "cannot be read as mathematics" + (r.has("why") ? " (" + r.word("why") + ")" : "")
+                        + "; a person decides";
+            default ->
+                "could not be decided against " + quoted(r.word("entry")) + " (" + r.word("why")
+                        + "); a person decides";
+        };
+    }
+
+    private static String example(Reason r) {
+        return (r.word("at").isEmpty() ? "it is " : "for " + r.word("at") + " it is ") + r.word("value") + ", not "
+                + r.word("expected");
+    }
+
+    static String working(Reason r) {
+        if (r.code() == Reason.Code.WORKING_UNREADABLE) {
+            return "line " + r.word("line") + " cannot be read as mathematics"
+                    + (r.has("why") ? " (" + r.word("why") + ")" : "") + "; a person decides";
+        }
+        if (r.code() == Reason.Code.WORKING_UNDECIDED) {
+            return "whether line " + r.word("line") + " follows could not be decided (" + r.word("why")
+                    + "); a person decides";
+        }
+        String lines = r.word("right") + " of " + r.word("lines") + " lines right"
+                + (r.has("wrong") ? "; line " + r.word("wrong") + " is the first that goes wrong" + why(r) : "");
+        return lines + "; " + (r.has("reached") ? "ends in " + quoted(r.word("reached")) : "does not reach the end")
+                + ": " + sum(r);
+    }
+
+    private static String why(Reason r) {
+        return r.has("why") ? " (" + r.word("why") + ")" : "";
+    }
+
+    private static String sum(Reason r) {
+        return (r.has("reached") ? r.word("result") : "0") + " + " + r.word("steps") + " × " + r.word("right") + "/"
+                + r.word("lines");
+    }
+
+    private static String quoted(String text) {
+        return "“" + text + "”";
+    }
+}
