@@ -26,9 +26,13 @@ node_is_new_enough() {
   node -e 'const [a,b]=process.versions.node.split(".").map(Number);process.exit(a>20||(a===20&&b>=19)?0:1)' 2>/dev/null
 }
 
-need_tools() {
-  javac -version 2>&1 | grep -qE '^javac (1[7-9]|[2-9][0-9])' || need "a JDK of version 17 or newer" openjdk-17-jdk-headless
+need_java() {
+  javac -version 2>&1 | grep -qE "^javac (1[7-9]|[2-9][0-9])" || need "a JDK of version 17 or newer" openjdk-17-jdk-headless
   command -v mvn >/dev/null || need Maven maven
+}
+
+need_tools() {
+  need_java
   ls -d /usr/lib/postgresql/*/bin/initdb >/dev/null 2>&1 || need "PostgreSQL" postgresql-15
   command -v curl >/dev/null || need curl curl
   command -v npm >/dev/null || need "Node.js with npm" nodejs npm

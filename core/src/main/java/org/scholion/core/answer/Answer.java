@@ -109,6 +109,23 @@ public sealed interface Answer {
         }
     }
 
+    /** Lines of working, in the order given. */
+    record Lines(java.util.List<String> lines) implements Answer {
+        public Lines {
+            lines = java.util.List.copyOf(lines);
+        }
+
+        @Override
+        public boolean isBlank() {
+            return lines.stream().allMatch(Spaces::only);
+        }
+
+        @Override
+        public String shown() {
+            return String.join("\n", lines);
+        }
+    }
+
     /** A text or a number as typed. */
     record Typed(String text) implements Answer {
         @Override

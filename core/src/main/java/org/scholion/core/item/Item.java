@@ -13,6 +13,8 @@ public sealed interface Item
                 OrderItem,
                 SpotItem,
                 CorrectionItem,
+                FormulaItem,
+                WorkingItem,
                 OpenItem,
                 PassageItem {
     Head head();
@@ -53,6 +55,10 @@ public sealed interface Item
         R spot(SpotItem item);
 
         R correction(CorrectionItem item);
+
+        R formula(FormulaItem item);
+
+        R working(WorkingItem item);
 
         R open(OpenItem item);
 

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.scholion.core.answer.Answer;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.Item;
@@ -14,7 +15,7 @@ import org.scholion.core.score.State;
 import org.scholion.core.total.Adjustment;
 import org.scholion.core.total.Assessment;
 
-/** Gathers marks and answers, attempt by attempt, into {@link Scores}. Not safe for threads. */
+/** Gathers marks and answers, attempt by attempt, into {@link Scores}; four bytes are kept of each. */
 public final class ScoresBuilder {
     private final List<Gathering> items;
     private int attempts;
@@ -30,6 +31,19 @@ public final class ScoresBuilder {
                 .toList();
     }
 
+    /** The code of a response to the item at this place. Safe for threads. */
+    public int kind(int place, Mark mark, Answer answer) {
+        return items.get(place).code(mark, answer);
+    }
+
+    /** Adds one attempt by the codes of its responses, in the order of the paper. Not safe for threads. */
+    public void add(int[] kinds) {
+        for (int j = 0; j < kinds.length; j++) {
+            items.get(j).add(attempts, kinds[j]);
+        }
+        attempts++;
+    }
+
     /**
      * Adds one attempt, as scored before adjustments.
      *
@@ -37,14 +51,18 @@ public final class ScoresBuilder {
      * @param answers the same; what was chosen is read from them
      */
     public void add(List<Mark> marks, List<Answer> answers) {
-        for (int j = 0; j < items.size(); j++) {
-            items.get(j).add(attempts, marks.get(j), answers.get(j));
-        }
-        attempts++;
+        int[] kinds = new int[items.size()];
+        Arrays.setAll(kinds, j -> kind(j, marks.get(j), answers.get(j)));
+        add(kinds);
     }
 
     public Scores build() {
-        return Scores.of(items.stream().map(g -> g.column(attempts)).toList());
+        return build(IntStream.range(0, attempts).toArray());
+    }
+
+    /** Only the attempts at these places, in this order. */
+    public Scores build(int[] places) {
+        return Scores.of(items.stream().map(g -> g.column(places)).toList());
     }
 
     private static final class Gathering {
@@ -53,11 +71,7 @@ public final class ScoresBuilder {
         private final List<String> options;
         private final Map<Column.Kind, Integer> codeOf = new HashMap<>();
         private final List<Column.Kind> kinds = new ArrayList<>();
-        private final Map<Seen, Integer> seen = new HashMap<>();
         private int[] codes = new int[64];
-
-        /** Enough to know the kind again without building it: most answers are one of a few. */
-        private record Seen(Fraction credit, State state, Answer chosen) {}
 
         Gathering(Item item, boolean counts) {
             this.item = item;
@@ -67,19 +81,18 @@ public final class ScoresBuilder {
                     : List.of();
         }
 
-        void add(int at, Mark mark, Answer answer) {
+        void add(int at, int kind) {
             if (at == codes.length) {
                 codes = Arrays.copyOf(codes, at * 2);
             }
-            Answer chosen = answer instanceof Answer.Chosen ? answer : Answer.NONE;
-            codes[at] = seen.computeIfAbsent(new Seen(mark.credit(), mark.state(), chosen), this::code);
+            codes[at] = kind;
         }
 
-        private int code(Seen s) {
-            boolean excused = s.state() == State.EXCUSED;
-            boolean blank = s.state() == State.BLANK;
-            Fraction credit = s.state() == State.SCORED ? s.credit() : Fraction.ZERO;
-            List<Integer> chosen = s.chosen() instanceof Answer.Chosen c && !excused
+        synchronized int code(Mark mark, Answer answer) {
+            boolean excused = mark.state() == State.EXCUSED;
+            boolean blank = mark.state() == State.BLANK;
+            Fraction credit = mark.state() == State.SCORED ? mark.credit() : Fraction.ZERO;
+            List<Integer> chosen = answer instanceof Answer.Chosen c && !excused
                     ? c.options().stream().map(options::indexOf).sorted().toList()
                     : List.of();
             Column.Kind kind = new Column.Kind(
@@ -90,11 +103,11 @@ public final class ScoresBuilder {
             });
         }
 
-        Column column(int attempts) {
+        Column column(int[] places) {
             ChoiceItem choice = item instanceof ChoiceItem c ? c : null;
             return new Column(
                     item.id(),
-                    Arrays.copyOf(codes, attempts),
+                    Arrays.stream(places).map(p -> codes[p]).toArray(),
                     kinds,
                     item.points(),
                     counts,

@@ -224,7 +224,7 @@ public final class Fraction implements Comparable<Fraction> {
         return isSmall()
                 ? (double) num / den
                 : new BigDecimal(numerator())
-                        .divide(new BigDecimal(denominator()), java.math.MathContext.DECIMAL64)
+                        .divide(new BigDecimal(denominator()), new java.math.MathContext(25))
                         .doubleValue();
     }
 

@@ -62,6 +62,12 @@ final class Expect {
                 : blankOr(item, answer, List.of(), "points on the picture");
     }
 
+    static List<String> lines(Item item, Answer answer) {
+        return answer instanceof Answer.Lines lines
+                ? lines.lines()
+                : blankOr(item, answer, List.of(), "lines of working");
+    }
+
     private static void known(Item item, List<Named> things, String id) {
         if (things.stream().noneMatch(n -> n.id().equals(id))) {
             throw new IllegalArgumentException("item " + item.id() + ": nothing is called '" + id + "'");

@@ -6,6 +6,7 @@ import java.util.stream.Collectors;
 import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.CorrectionItem;
+import org.scholion.core.item.FormulaItem;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.NumberItem;
 import org.scholion.core.item.OpenItem;
@@ -14,6 +15,7 @@ import org.scholion.core.item.PairsItem;
 import org.scholion.core.item.PassageItem;
 import org.scholion.core.item.SpotItem;
 import org.scholion.core.item.TextItem;
+import org.scholion.core.item.WorkingItem;
 import org.scholion.core.number.Fraction;
 
 /** An item's rule in plain words, for whoever writes the key. */
@@ -211,6 +213,33 @@ public final class HowItScores implements Item.ByKind<String> {
     @Override
     public String correction(CorrectionItem item) {
         return "The share of the way from the faulty sentence to the nearest corrected one, word by word; capitals count.";
+    }
+
+    @Override
+    public String formula(FormulaItem item) {
+        String form = switch (item.form()) {
+            case ANY -> "";
+            case EXPANDED -> " It has to be multiplied out";
+            case FACTORED -> " It has to be factored";
+            case LOWEST -> " It has to be a fraction in lowest terms";
+        };
+        return "Any expression that is equal to "
+                + item.accept().stream().map(HowItScores::quoted).collect(Collectors.joining(" or ")) + " counts."
+                + (form.isEmpty()
+                        ? ""
+                        : form + "; in another form it earns "
+                                + (item.formCredit().isZero() ? "nothing." : item.formCredit() + " of the points."))
+                + " What cannot be decided comes to you in Settle.";
+    }
+
+    @Override
+    public String working(WorkingItem item) {
+        return "Each line has to follow from the last right one, beginning with " + quoted(item.start())
+                + ". Right lines earn their share of " + item.steps() + " of the points, reaching "
+                + item.accept().stream().map(HowItScores::quoted).collect(Collectors.joining(" or ")) + " earns "
+                + item.result() + "."
+                + (item.followThrough() ? " After a wrong line, the next are judged against it." : "")
+                + " What cannot be decided comes to you in Settle.";
     }
 
     @Override

@@ -8,6 +8,7 @@ import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.CorrectionItem;
 import org.scholion.core.item.Faulty;
+import org.scholion.core.item.FormulaItem;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.NumberItem;
 import org.scholion.core.item.OpenItem;
@@ -16,6 +17,7 @@ import org.scholion.core.item.PairsItem;
 import org.scholion.core.item.PassageItem;
 import org.scholion.core.item.SpotItem;
 import org.scholion.core.item.TextItem;
+import org.scholion.core.item.WorkingItem;
 
 /** Scores answers to one item. Compiled once, immutable, safe for threads. */
 public interface Scorer {
@@ -86,6 +88,16 @@ public interface Scorer {
         @Override
         public Scorer correction(CorrectionItem item) {
             return new CorrectionScorer(item);
+        }
+
+        @Override
+        public Scorer formula(FormulaItem item) {
+            return new FormulaScorer(item);
+        }
+
+        @Override
+        public Scorer working(WorkingItem item) {
+            return new WorkingScorer(item);
         }
 
         @Override

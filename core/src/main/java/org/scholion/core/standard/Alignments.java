@@ -23,6 +23,8 @@ public final class Alignments {
     private final List<Item> items;
     private final Adjustment.@Nullable Kind[] adjusted;
     private final Map<String, @Nullable String> parents = new LinkedHashMap<>();
+    private final List<String> codes;
+    private final Map<List<Alignment>, List<Lift>> lifts = new HashMap<>();
 
     /** @param frameworks where the codes stand in; without any, each code stands alone */
     public Alignments(Assessment assessment, List<Framework> frameworks) {
@@ -32,6 +34,8 @@ public final class Alignments {
                 .toArray(Adjustment.Kind[]::new);
         frameworks.forEach(f -> f.standards().forEach(s -> parents.putIfAbsent(s.code(), s.parent())));
         items.forEach(i -> codes(i).forEach(code -> parents.putIfAbsent(code, null)));
+        this.codes = List.copyOf(parents.keySet());
+        items.forEach(i -> lists(i).forEach(list -> lifts.computeIfAbsent(list, this::lifts)));
     }
 
     /** Everything that an item, its criteria or its parts are aligned to. */
@@ -51,6 +55,11 @@ public final class Alignments {
         return items.stream().allMatch(i -> codes(i).isEmpty());
     }
 
+    /** The codes that have a place, in the order of the frameworks. */
+    public List<String> codes() {
+        return codes;
+    }
+
     /**
      * The evidence by code, in the order of the frameworks; codes without evidence are not there. Items that are
      * undecided, excused or dropped are no evidence; a credited one gives its full points.
@@ -58,7 +67,19 @@ public final class Alignments {
      * @param marks one for each scorable item, in the order of the paper
      */
     public Map<String, Evidence> of(List<Mark> marks) {
-        Map<String, Evidence> found = new HashMap<>();
+        @Nullable Evidence[] found = inOrder(marks);
+        Map<String, Evidence> ordered = new LinkedHashMap<>();
+        for (int c = 0; c < found.length; c++) {
+            if (found[c] != null) {
+                ordered.put(codes.get(c), found[c]);
+            }
+        }
+        return ordered;
+    }
+
+    /** The same, one place for each of {@link #codes()}; null where there is no evidence. */
+    public @Nullable Evidence[] inOrder(List<Mark> marks) {
+        @Nullable Evidence[] found = new Evidence[codes.size()];
         for (int i = 0; i < items.size(); i++) {
             Mark mark = marks.get(i);
             boolean full = isFull(adjusted[i], mark.state());
@@ -68,39 +89,51 @@ public final class Alignments {
                 continue;
             }
             for (Piece piece : Pieces.of(items.get(i), mark, full)) {
-                weights(piece)
-                        .forEach((code, weight) -> found.merge(
-                                code,
-                                new Evidence(
-                                        piece.score().times(weight),
-                                        piece.points().times(weight),
-                                        1),
-                                Evidence::plus));
+                add(found, piece);
             }
         }
-        Map<String, Evidence> ordered = new LinkedHashMap<>();
-        parents.keySet().forEach(code -> {
-            Evidence evidence = found.get(code);
-            if (evidence != null) {
-                ordered.put(code, evidence);
-            }
-        });
-        return ordered;
+        return found;
+    }
+
+    private void add(@Nullable Evidence[] found, Piece piece) {
+        for (Lift lift : lifts.getOrDefault(piece.alignments(), List.of())) {
+            Evidence more = new Evidence(
+                    piece.score().times(lift.weight()), piece.points().times(lift.weight()), 1);
+            Evidence before = found[lift.code()];
+            found[lift.code()] = before == null ? more : before.plus(more);
+        }
     }
 
     private static boolean isFull(Adjustment.@Nullable Kind kind, State state) {
         return kind == Adjustment.Kind.CREDIT_ALL || kind == Adjustment.Kind.CREDIT_ANSWERED && state != State.BLANK;
     }
 
-    /** The weight with which a piece counts for each code and each one above it: once, with the highest. */
-    private Map<String, Fraction> weights(Piece piece) {
+    /** A place among the codes, and the weight with which a piece counts there. */
+    private record Lift(int code, Fraction weight) {}
+
+    /** Where evidence of these alignments counts: each code and each one above it once, with the highest weight. */
+    private List<Lift> lifts(List<Alignment> alignments) {
         Map<String, Fraction> weights = new LinkedHashMap<>();
-        for (Alignment alignment : piece.alignments()) {
+        for (Alignment alignment : alignments) {
             for (String code : upwards(alignment.code())) {
                 weights.merge(code, alignment.weight(), Fraction::max);
             }
         }
-        return weights;
+        return weights.entrySet().stream()
+                .map(e -> new Lift(codes.indexOf(e.getKey()), e.getValue()))
+                .toList();
+    }
+
+    /** Every list of alignments that an item, its criteria or its parts have. */
+    private static List<List<Alignment>> lists(Item item) {
+        List<List<Alignment>> lists = new ArrayList<>(List.of(item.standards()));
+        if (item instanceof OpenItem open) {
+            open.criteria().forEach(c -> lists.add(c.standards()));
+        }
+        if (item instanceof BlanksItem blanks) {
+            blanks.parts().forEach(p -> lists.add(p.item().standards()));
+        }
+        return lists;
     }
 
     private List<String> upwards(String code) {

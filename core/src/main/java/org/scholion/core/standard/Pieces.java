@@ -6,6 +6,7 @@ import org.scholion.core.item.Alignment;
 import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.CorrectionItem;
+import org.scholion.core.item.FormulaItem;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.NumberItem;
 import org.scholion.core.item.OpenItem;
@@ -15,6 +16,7 @@ import org.scholion.core.item.PassageItem;
 import org.scholion.core.item.Rubric;
 import org.scholion.core.item.SpotItem;
 import org.scholion.core.item.TextItem;
+import org.scholion.core.item.WorkingItem;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.score.Mark;
 
@@ -104,6 +106,16 @@ record Pieces(Mark mark, boolean full) implements Item.ByKind<List<Piece>> {
 
     @Override
     public List<Piece> correction(CorrectionItem item) {
+        return whole(item);
+    }
+
+    @Override
+    public List<Piece> formula(FormulaItem item) {
+        return whole(item);
+    }
+
+    @Override
+    public List<Piece> working(WorkingItem item) {
         return whole(item);
     }
 

@@ -69,7 +69,7 @@ public final class Totals {
         }
         Fraction[] counted = new Fraction[size];
         for (int i = 0; i < size; i++) {
-            counted[i] = counted(i, marks.get(i));
+            counted[i] = adjusted(i, marks.get(i));
         }
         Fraction score = Fraction.ZERO;
         Fraction possible = Fraction.ZERO;
@@ -125,7 +125,8 @@ public final class Totals {
         return possible.isZero() ? null : score.times(Fraction.HUNDRED).over(possible);
     }
 
-    private @Nullable Fraction counted(int i, Mark mark) {
+    /** What a mark adds to the score after adjustments, before best-of; null when it does not count. */
+    public @Nullable Fraction adjusted(int i, Mark mark) {
         Adjustment.Kind kind = adjusted[i];
         if (mark.state() == State.EXCUSED || kind == Adjustment.Kind.DROP) {
             return null;

@@ -11,6 +11,7 @@ import org.scholion.core.answer.Answer;
 import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.CorrectionItem;
+import org.scholion.core.item.FormulaItem;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.NumberItem;
 import org.scholion.core.item.OpenItem;
@@ -19,6 +20,7 @@ import org.scholion.core.item.PairsItem;
 import org.scholion.core.item.PassageItem;
 import org.scholion.core.item.SpotItem;
 import org.scholion.core.item.TextItem;
+import org.scholion.core.item.WorkingItem;
 import org.scholion.core.number.Fraction;
 import org.scholion.formats.json.Cursor;
 import tools.jackson.databind.JsonNode;
@@ -56,6 +58,11 @@ public final class AnswerJson {
         if (answer instanceof Answer.Ordered ordered) {
             ArrayNode list = NODES.arrayNode();
             ordered.ids().forEach(list::add);
+            return list;
+        }
+        if (answer instanceof Answer.Lines lines) {
+            ArrayNode list = NODES.arrayNode();
+            lines.lines().forEach(list::add);
             return list;
         }
         if (answer instanceof Answer.Pointed pointed) {
@@ -163,6 +170,16 @@ public final class AnswerJson {
         @Override
         public Answer correction(CorrectionItem item) {
             return new Answer.Typed(at.asText());
+        }
+
+        @Override
+        public Answer formula(FormulaItem item) {
+            return new Answer.Typed(at.asText());
+        }
+
+        @Override
+        public Answer working(WorkingItem item) {
+            return new Answer.Lines(at.elements().stream().map(Cursor::asText).toList());
         }
 
         @Override

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import org.scholion.core.item.Alignment;
+import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.OpenItem;
 import org.scholion.core.item.PassageItem;
@@ -114,6 +115,14 @@ public final class AssessmentReader {
         for (int i = 0; i < assessment.items().size(); i++) {
             Item item = assessment.items().get(i);
             refuseUnknown("items[" + i + "]", item.standards(), codes);
+            if (item instanceof BlanksItem blanks) {
+                for (int p = 0; p < blanks.parts().size(); p++) {
+                    refuseUnknown(
+                            "items[" + i + "].parts[" + p + "]",
+                            blanks.parts().get(p).item().standards(),
+                            codes);
+                }
+            }
             if (item instanceof OpenItem open) {
                 for (int c = 0; c < open.criteria().size(); c++) {
                     refuseUnknown(

@@ -10,6 +10,7 @@ import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.CorrectionItem;
 import org.scholion.core.item.Faulty;
+import org.scholion.core.item.FormulaItem;
 import org.scholion.core.item.Head;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.Named;
@@ -21,6 +22,7 @@ import org.scholion.core.item.PassageItem;
 import org.scholion.core.item.Rubric;
 import org.scholion.core.item.SpotItem;
 import org.scholion.core.item.TextItem;
+import org.scholion.core.item.WorkingItem;
 import org.scholion.core.number.Fraction;
 import org.scholion.formats.json.Cursor;
 
@@ -45,6 +47,8 @@ final class ItemReader {
             case "order" -> order(c, head);
             case "spot" -> spot(c, head);
             case "correction" -> new CorrectionItem(head, c.text("source"), texts(c, "accept"));
+            case "formula" -> formula(c, head);
+            case "working" -> working(c, head);
             case "open" -> open(c, head);
             case "passage" -> new PassageItem(head);
             default -> throw new Faulty("kind", "'" + kind + "' is not a kind of item that is known here");
@@ -186,7 +190,7 @@ final class ItemReader {
 
     /** A part has its id, its weight and the key of its kind; points are the whole item's. */
     private static BlanksItem.Part blank(Cursor c, String language) {
-        Head head = new Head(c.text("id"), null, Fraction.ONE, c.text("prompt", ""), List.of());
+        Head head = new Head(c.text("id"), null, Fraction.ONE, c.text("prompt", ""), AssessmentReader.alignments(c));
         Fraction weight = c.fraction("weight", Fraction.ONE);
         String kind = c.text("kind");
         Item item = switch (kind) {
@@ -274,6 +278,34 @@ final class ItemReader {
             return java.util.Collections.nCopies(count, Fraction.ONE);
         }
         return elements.stream().map(Cursor::asFraction).toList();
+    }
+
+    private static FormulaItem formula(Cursor c, Head head) {
+        return new FormulaItem(
+                head,
+                texts(c, "accept"),
+                texts(c, "variables"),
+                texts(c, "constants"),
+                texts(c, "functions"),
+                c.oneOf("form", FormulaItem.Form.class, FormulaItem.Form.ANY),
+                c.fraction("formCredit", Fraction.ZERO));
+    }
+
+    /** Where one of the two shares is missing it is what the other leaves; where both are, each is a half. */
+    private static WorkingItem working(Cursor c, Head head) {
+        Fraction steps = c.fractionOrNull("steps");
+        Fraction result = c.fractionOrNull("result");
+        if (steps == null) {
+            steps = result == null ? Fraction.HALF : Fraction.ONE.minus(result);
+        }
+        return new WorkingItem(
+                head,
+                c.text("start"),
+                texts(c, "accept"),
+                texts(c, "variables"),
+                steps,
+                result == null ? Fraction.ONE.minus(steps) : result,
+                c.flag("followThrough", false));
     }
 
     private static OpenItem open(Cursor c, Head head) {

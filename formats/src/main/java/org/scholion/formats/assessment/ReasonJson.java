@@ -10,7 +10,7 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Reasons as they are stored and sent: a word is a string, words are a list, an amount is {"amount": "1/2"}. */
+/** Reasons as they are stored and sent: a word is a string, words are a list, an amount is {"amount": "1/2"}, several are {"amounts": […]}. */
 public final class ReasonJson {
     private ReasonJson() {}
 
@@ -24,6 +24,9 @@ public final class ReasonJson {
             } else if (fact instanceof Fact.Wordlist list) {
                 ArrayNode array = facts.putArray(name);
                 list.texts().forEach(array::add);
+            } else if (fact instanceof Fact.Amounts amounts) {
+                ArrayNode array = facts.putObject(name).putArray("amounts");
+                amounts.values().forEach(v -> array.add(v.toExact()));
             } else if (fact instanceof Fact.Amount amount) {
                 facts.putObject(name).put("amount", amount.value().toExact());
             }
@@ -42,6 +45,10 @@ public final class ReasonJson {
                 List<String> texts = new ArrayList<>();
                 fact.forEach(t -> texts.add(t.stringValue()));
                 reason = reason.with(name, texts);
+            } else if (fact.has("amounts")) {
+                List<Fraction> values = new ArrayList<>();
+                fact.get("amounts").forEach(v -> values.add(Fraction.exactly(v.stringValue())));
+                reason = reason.withAmounts(name, values);
             } else {
                 reason = reason.with(name, Fraction.exactly(fact.get("amount").stringValue()));
             }

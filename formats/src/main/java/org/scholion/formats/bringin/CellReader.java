@@ -8,6 +8,8 @@ import org.scholion.core.answer.Answer;
 import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.CorrectionItem;
+import org.scholion.core.item.Faulty;
+import org.scholion.core.item.FormulaItem;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.NumberItem;
 import org.scholion.core.item.OpenItem;
@@ -16,11 +18,11 @@ import org.scholion.core.item.PairsItem;
 import org.scholion.core.item.PassageItem;
 import org.scholion.core.item.SpotItem;
 import org.scholion.core.item.TextItem;
+import org.scholion.core.item.WorkingItem;
 import org.scholion.core.text.Normaliser;
+import org.scholion.formats.assessment.AnswerCell;
 import org.scholion.formats.assessment.AnswerJson;
 import org.scholion.formats.json.Cursor;
-import org.scholion.formats.json.Faults;
-import org.scholion.formats.json.Json;
 
 /** Reads one cell as the answer to an item: options by id or by their text, everything else as typed. */
 record CellReader(String cell) implements Item.ByKind<CellReader.Read> {
@@ -108,23 +110,30 @@ record CellReader(String cell) implements Item.ByKind<CellReader.Read> {
     }
 
     @Override
+    public Read formula(FormulaItem item) {
+        return new Read(new Answer.Typed(cell), null);
+    }
+
+    @Override
+    public Read working(WorkingItem item) {
+        return written(item);
+    }
+
+    @Override
     public Read correction(CorrectionItem item) {
         return new Read(new Answer.Typed(cell), null);
     }
 
-    /** An answer of several parts, in the form of the response file. */
+    /** An answer of several parts, in the form of the response file's cells. */
     private Read written(Item item) {
-        if (cell.isBlank()) {
-            return new Read(Answer.NONE, null);
-        }
         try {
-            Cursor at = Cursor.at(Json.read(cell));
+            Cursor at = Cursor.at(AnswerCell.read(item, cell));
             Answer answer = AnswerJson.read(item, at);
             return at.faults().isEmpty()
                     ? new Read(answer, null)
                     : new Read(null, at.faults().get(0).toString());
-        } catch (Faults e) {
-            return new Read(null, "a " + item.kind() + " is given as JSON, as in the response file");
+        } catch (Faulty e) {
+            return new Read(null, String.valueOf(e.getMessage()));
         }
     }
 

@@ -3,6 +3,8 @@ package org.scholion.formats.table;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
+import java.io.BufferedReader;
+import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
@@ -17,6 +19,8 @@ import org.scholion.formats.json.Faults;
  * @param separator which of comma, semicolon and tab separates its cells, found by itself
  */
 public record Table(List<String> names, List<Row> rows, char separator) {
+    /** So much of a stream is looked at to find the separator. */
+    private static final int LONGEST_HEAD = 1 << 16;
 
     /** A row of cells and the line that it begins at, counted from 1. Missing cells at its end are empty. */
     public record Row(int line, List<String> cells) {
@@ -50,18 +54,13 @@ public record Table(List<String> names, List<Row> rows, char separator) {
         String body = text.startsWith("\uFEFF") ? text.substring(1) : text;
         char separator = separator(body);
         List<Row> rows = new ArrayList<>();
-        try (CsvReader<CsvRecord> reader = CsvReader.builder()
-                .fieldSeparator(separator)
-                .skipEmptyLines(true)
-                .allowExtraFields(true)
-                .allowMissingFields(true)
-                .ofCsvRecord(body)) {
+        try (CsvReader<CsvRecord> reader = builder(separator).ofCsvRecord(body)) {
             for (CsvRecord record : reader) {
                 rows.add(new Row((int) record.getStartingLineNumber(), record.getFields()));
             }
         } catch (CsvParseException e) {
             throw refused("", "the table cannot be read: " + e.getMessage());
-        } catch (java.io.IOException e) {
+        } catch (IOException e) {
             throw new java.io.UncheckedIOException(e);
         }
         if (rows.isEmpty()) {
@@ -71,6 +70,26 @@ public record Table(List<String> names, List<Row> rows, char separator) {
         List<Row> body2 = rows.subList(1, rows.size());
         refuseLongRows(names, body2);
         return new Table(names, body2, separator);
+    }
+
+    private static CsvReader.CsvReaderBuilder builder(char separator) {
+        return CsvReader.builder()
+                .fieldSeparator(separator)
+                .skipEmptyLines(true)
+                .allowExtraFields(true)
+                .allowMissingFields(true);
+    }
+
+    /** A table that is too long to be held: its records one after the other, the names first. */
+    public static CsvReader<CsvRecord> reader(BufferedReader text) throws IOException {
+        text.mark(LONGEST_HEAD);
+        char[] head = new char[LONGEST_HEAD];
+        int length = Math.max(0, text.read(head, 0, LONGEST_HEAD));
+        text.reset();
+        if (length > 0 && head[0] == '\uFEFF') {
+            text.skip(1);
+        }
+        return builder(separator(new String(head, 0, length))).ofCsvRecord(text);
     }
 
     private static void refuseLongRows(List<String> names, List<Row> rows) {

@@ -1,0 +1,24 @@
+package org.scholion.core.maths;
+
+/**
+ * How much work one question may take. Counted in steps, not in seconds, so that the same answer is decided the same
+ * way on every machine; a step is about a term of a polynomial multiplied.
+ */
+final class Budget {
+    private long left;
+
+    Budget(long steps) {
+        this.left = steps;
+    }
+
+    static Budget usual() {
+        return new Budget(1_000_000);
+    }
+
+    void spend(long steps) {
+        left -= steps;
+        if (left < 0) {
+            throw new Undecided("it takes too much work");
+        }
+    }
+}

@@ -1,0 +1,120 @@
+package org.scholion.core.maths;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** A line of mathematics: an expression, or something that holds or does not. */
+public sealed interface Statement {
+    String shown();
+
+    Stream<Term> terms();
+
+    /** An expression by itself. */
+    record Value(Term term) implements Statement {
+        @Override
+        public String shown() {
+            return term.shown();
+        }
+
+        @Override
+        public Stream<Term> terms() {
+            return Stream.of(term);
+        }
+    }
+
+    /** How two sides relate. */
+    enum Sign {
+        EQUAL("="),
+        NOT_EQUAL("≠"),
+        LESS("<"),
+        AT_MOST("≤"),
+        GREATER(">"),
+        AT_LEAST("≥");
+
+        private final String shown;
+
+        Sign(String shown) {
+            this.shown = shown;
+        }
+
+        /** Whether it holds when left less right has this sign. */
+        boolean holds(int difference) {
+            return switch (this) {
+                case EQUAL -> difference == 0;
+                case NOT_EQUAL -> difference != 0;
+                case LESS -> difference < 0;
+                case AT_MOST -> difference <= 0;
+                case GREATER -> difference > 0;
+                case AT_LEAST -> difference >= 0;
+            };
+        }
+
+        /** The sign that holds when the sides are exchanged. */
+        Sign turned() {
+            return switch (this) {
+                case LESS -> GREATER;
+                case GREATER -> LESS;
+                case AT_MOST -> AT_LEAST;
+                case AT_LEAST -> AT_MOST;
+                default -> this;
+            };
+        }
+    }
+
+    record Relation(Term left, Sign sign, Term right) implements Statement {
+        @Override
+        public String shown() {
+            return left.shown() + " " + sign.shown + " " + right.shown();
+        }
+
+        @Override
+        public Stream<Term> terms() {
+            return Stream.of(left, right);
+        }
+
+        Term difference() {
+            return left.minus(right);
+        }
+    }
+
+    /** All of them hold. */
+    record And(List<Statement> all) implements Statement {
+        public And {
+            all = List.copyOf(all);
+        }
+
+        @Override
+        public String shown() {
+            return all.stream().map(Statement::shown).collect(Collectors.joining(" and "));
+        }
+
+        @Override
+        public Stream<Term> terms() {
+            return all.stream().flatMap(Statement::terms);
+        }
+    }
+
+    /** At least one of them holds; none of none, so an empty one is what has no solution. */
+    record Or(List<Statement> any) implements Statement {
+        public Or {
+            any = List.copyOf(any);
+        }
+
+        @Override
+        public String shown() {
+            return any.isEmpty()
+                    ? "no solution"
+                    : any.stream().map(Statement::shown).collect(Collectors.joining(" or "));
+        }
+
+        @Override
+        public Stream<Term> terms() {
+            return any.stream().flatMap(Statement::terms);
+        }
+    }
+
+    default Stream<String> variables() {
+        return terms().flatMap(Term::variables).distinct();
+    }
+}

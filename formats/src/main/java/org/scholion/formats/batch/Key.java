@@ -1,0 +1,32 @@
+package org.scholion.formats.batch;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.scholion.core.item.Item;
+import org.scholion.core.measure.ScoresBuilder;
+import org.scholion.core.standard.Alignments;
+import org.scholion.core.total.Assessment;
+import org.scholion.core.total.Totals;
+import org.scholion.formats.assessment.AssessmentFile;
+
+/** An assessment compiled for a run: shared by all threads. */
+final class Key {
+    final Assessment assessment;
+    final List<Item> items;
+    final Map<String, Integer> places = new HashMap<>();
+    final Totals totals;
+    final Alignments alignments;
+    final ScoresBuilder scores;
+
+    Key(AssessmentFile file) {
+        this.assessment = file.assessment();
+        this.items = assessment.scorable();
+        for (int i = 0; i < items.size(); i++) {
+            places.put(items.get(i).id(), i);
+        }
+        this.totals = new Totals(assessment);
+        this.alignments = new Alignments(assessment, file.frameworks());
+        this.scores = new ScoresBuilder(assessment);
+    }
+}
