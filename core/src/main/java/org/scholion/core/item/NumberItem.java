@@ -22,23 +22,40 @@ public record NumberItem(
         boolean otherwiseWrong)
         implements Item {
 
-    /** A stretch of accepted values, both ends included. */
-    public record Accepted(Fraction from, Fraction to, Fraction credit, String shown) {
+    /**
+     * A stretch of accepted values, both ends included.
+     *
+     * @param around the value and tolerance that it was written as; null when it was written by its ends
+     */
+    public record Accepted(
+            Fraction from,
+            Fraction to,
+            Fraction credit,
+            @Nullable Around around) {
         public Accepted {
             Faulty.unless(from.compareTo(to) <= 0, "from", "from " + from + " is above to " + to);
             Bounds.credit("credit", credit);
         }
 
+        /** A value and its tolerance as written, such as {@code 0.1} or {@code 2%}; null means none. */
+        public record Around(Fraction value, @Nullable String within) {}
+
         /** The value give or take a tolerance such as {@code 0.1} or {@code 2%}; null means none. */
         public static Accepted around(Fraction value, @Nullable String within, Fraction credit) {
             Fraction tolerance = tolerance(value, within);
             Faulty.unless(tolerance.signum() >= 0, "within", "the tolerance is below 0");
-            String shown = value.toExact() + (within == null ? "" : " ± " + within);
-            return new Accepted(value.minus(tolerance), value.plus(tolerance), credit, shown);
+            return new Accepted(value.minus(tolerance), value.plus(tolerance), credit, new Around(value, within));
         }
 
         public static Accepted between(Fraction from, Fraction to, Fraction credit) {
-            return new Accepted(from, to, credit, from.toExact() + " to " + to.toExact());
+            return new Accepted(from, to, credit, null);
+        }
+
+        /** As a person reads it. */
+        public String shown() {
+            return around == null
+                    ? from.toExact() + " to " + to.toExact()
+                    : around.value().toExact() + (around.within() == null ? "" : " ± " + around.within());
         }
 
         private static Fraction tolerance(Fraction value, @Nullable String within) {

@@ -23,7 +23,9 @@ public record ItemDifference(
         Set<String> distinct = new LinkedHashSet<>();
         sections.stream().filter(java.util.Objects::nonNull).forEach(distinct::add);
         List<String> names = List.copyOf(distinct);
-        int[] section = sections.stream().mapToInt(names::indexOf).toArray();
+        int[] section = sections.stream()
+                .mapToInt(s -> s == null ? -1 : names.indexOf(s))
+                .toArray();
         int[] solved = scores.solved();
         List<ItemDifference> all = new ArrayList<>();
         for (int j = 0; j < scores.items().size() && names.size() > 1; j++) {

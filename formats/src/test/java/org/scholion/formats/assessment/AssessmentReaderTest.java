@@ -93,7 +93,7 @@ class AssessmentReaderTest {
                 "\"from\": \"1\", \"to\": 3|\"from\": \"9\", \"to\": 3|items[2].accept[1].from|above",
                 "\"part\": \"A\", \"kind\": \"open\"|\"part\": \"B\", \"kind\": \"open\"|items[3].part|no part is called 'B'",
                 "\"code\": \"T1.2\"}]}]}|\"code\": \"Z9\"}]}]}|items[3].rubric.criteria[0].standards[0].code|'Z9'",
-                "\"parent\": \"T1\"|\"parent\": \"T9\"|frameworks[0].standards[1].parent|no standard before it",
+                "\"parent\": \"T1\"|\"parent\": \"T9\"|frameworks[0].standards[1].parent|no standard has the code 'T9'",
                 "\"item\": \"q1\"|\"item\": \"q5\"|adjustments[0].item|no scored item",
                 "\"do\": \"creditAll\"|\"do\": \"shred\"|adjustments[0].do|creditAll",
                 "\"percentDigits\": 2|\"percentDigits\": 9|grading.percentDigits|0 to 6",
