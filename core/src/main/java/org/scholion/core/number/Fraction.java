@@ -15,10 +15,19 @@ import org.jspecify.annotations.Nullable;
  * soon as it fits again, so that overflow never wraps and equal values are always {@code equals}.
  */
 public final class Fraction implements Comparable<Fraction> {
-    public static final Fraction ZERO = new Fraction(0, 1);
-    public static final Fraction ONE = new Fraction(1, 1);
+    /** Small whole numbers are there once. */
+    private static final Fraction[] SMALL = new Fraction[1024];
+
+    static {
+        for (int i = 0; i < SMALL.length; i++) {
+            SMALL[i] = new Fraction(i, 1);
+        }
+    }
+
+    public static final Fraction ZERO = SMALL[0];
+    public static final Fraction ONE = SMALL[1];
     public static final Fraction HALF = new Fraction(1, 2);
-    public static final Fraction HUNDRED = new Fraction(100, 1);
+    public static final Fraction HUNDRED = SMALL[100];
 
     private static final Pattern WRITTEN = Pattern.compile("([+-]?\\d+)/(\\d+)|[+-]?(\\d+(\\.\\d*)?|\\.\\d+)");
     private static final int LONGEST = 200;
@@ -46,7 +55,11 @@ public final class Fraction implements Comparable<Fraction> {
     }
 
     public static Fraction of(long whole) {
-        return whole == 0 ? ZERO : whole == 1 ? ONE : new Fraction(whole, 1);
+        return whole >= 0 && whole < SMALL.length ? SMALL[(int) whole] : whole(whole);
+    }
+
+    private static Fraction whole(long whole) {
+        return whole == Long.MIN_VALUE ? of(BigInteger.valueOf(whole), BigInteger.ONE) : new Fraction(whole, 1);
     }
 
     /**
@@ -125,7 +138,7 @@ public final class Fraction implements Comparable<Fraction> {
             if (den == other.den) {
                 long sum = num + other.num;
                 if (((num ^ sum) & (other.num ^ sum)) >= 0) {
-                    return of(sum, den);
+                    return den == 1 ? of(sum) : of(sum, den);
                 }
             } else {
                 long a = Math.multiplyHigh(num, other.den);

@@ -1,6 +1,7 @@
 package org.scholion.core.standard;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -79,29 +80,70 @@ public final class Alignments {
 
     /** The same, one place for each of {@link #codes()}; null where there is no evidence. */
     public @Nullable Evidence[] inOrder(List<Mark> marks) {
-        @Nullable Evidence[] found = new Evidence[codes.size()];
+        Gathering gathering = new Gathering();
         for (int i = 0; i < items.size(); i++) {
-            Mark mark = marks.get(i);
-            boolean full = isFull(adjusted[i], mark.state());
-            if (mark.state() == State.EXCUSED
-                    || adjusted[i] == Adjustment.Kind.DROP
-                    || mark.state().isUndecided() && !full) {
-                continue;
-            }
-            for (Piece piece : Pieces.of(items.get(i), mark, full)) {
-                add(found, piece);
-            }
+            of(i, marks.get(i)).forEach(gathering::add);
         }
-        return found;
+        return gathering.take();
     }
 
-    private void add(@Nullable Evidence[] found, Piece piece) {
-        for (Lift lift : lifts.getOrDefault(piece.alignments(), List.of())) {
-            Evidence more = new Evidence(
-                    piece.score().times(lift.weight()), piece.points().times(lift.weight()), 1);
-            Evidence before = found[lift.code()];
-            found[lift.code()] = before == null ? more : before.plus(more);
+    /** What one mark shows on one standard, by its place among {@link #codes()}. */
+    public record Shown(int code, Evidence evidence) {}
+
+    /** Adds up what the marks of one attempt show; to be used again for the next. */
+    public final class Gathering {
+        private final Fraction[] score = new Fraction[codes.size()];
+        private final Fraction[] possible = new Fraction[codes.size()];
+        private final int[] pieces = new int[codes.size()];
+
+        public Gathering() {
+            clear();
         }
+
+        private void clear() {
+            Arrays.fill(score, Fraction.ZERO);
+            Arrays.fill(possible, Fraction.ZERO);
+            Arrays.fill(pieces, 0);
+        }
+
+        public void add(Shown shown) {
+            int c = shown.code();
+            score[c] = score[c].plus(shown.evidence().score());
+            possible[c] = possible[c].plus(shown.evidence().possible());
+            pieces[c] += shown.evidence().pieces();
+        }
+
+        /** What has been gathered, one place for each of the codes, null where there is nothing; and begins anew. */
+        public @Nullable Evidence[] take() {
+            @Nullable Evidence[] found = new Evidence[pieces.length];
+            for (int c = 0; c < found.length; c++) {
+                found[c] = pieces[c] == 0 ? null : new Evidence(score[c], possible[c], pieces[c]);
+            }
+            clear();
+            return found;
+        }
+    }
+
+    /** Everything that the mark of the item at this place shows; the same for equal marks. */
+    public List<Shown> of(int place, Mark mark) {
+        boolean full = isFull(adjusted[place], mark.state());
+        if (mark.state() == State.EXCUSED
+                || adjusted[place] == Adjustment.Kind.DROP
+                || mark.state().isUndecided() && !full) {
+            return List.of();
+        }
+        List<Shown> all = new ArrayList<>();
+        for (Piece piece : Pieces.of(items.get(place), mark, full)) {
+            for (Lift lift : lifts.getOrDefault(piece.alignments(), List.of())) {
+                all.add(new Shown(
+                        lift.code(),
+                        new Evidence(
+                                piece.score().times(lift.weight()),
+                                piece.points().times(lift.weight()),
+                                1)));
+            }
+        }
+        return all;
     }
 
     private static boolean isFull(Adjustment.@Nullable Kind kind, State state) {

@@ -24,9 +24,14 @@ public final class Totals {
     private final List<Group> groups = new ArrayList<>();
     private final boolean weighted;
 
-    /** The items of one part, or of the whole paper, by their places. */
+    /**
+     * The items of one part, or of the whole paper, by their places.
+     *
+     * @param all what is possible when every one of them counts
+     */
     private record Group(
             int[] items,
+            Fraction all,
             @Nullable Fraction weight,
             @Nullable Integer best) {}
 
@@ -53,8 +58,9 @@ public final class Totals {
         this.weighted = assessment.parts().stream().anyMatch(p -> p.weight() != null);
     }
 
-    private static Group group(List<Integer> items, @Nullable Fraction weight, @Nullable Integer best) {
-        return new Group(items.stream().mapToInt(Integer::intValue).toArray(), weight, best);
+    private Group group(List<Integer> items, @Nullable Fraction weight, @Nullable Integer best) {
+        int[] places = items.stream().mapToInt(Integer::intValue).toArray();
+        return new Group(places, sum(places, points), weight, best);
     }
 
     /**
@@ -67,10 +73,28 @@ public final class Totals {
         if (marks.size() != size) {
             throw new IllegalArgumentException(marks.size() + " marks for " + size + " items");
         }
-        Fraction[] counted = new Fraction[size];
+        @Nullable Fraction[] counted = new Fraction[size];
+        boolean[] waits = new boolean[size];
         for (int i = 0; i < size; i++) {
             counted[i] = adjusted(i, marks.get(i));
+            waits[i] = waits(i, marks.get(i));
         }
+        return of(counted, waits, daysLate);
+    }
+
+    /** Whether an undecided mark makes the total provisional where it counts. */
+    public boolean waits(int i, Mark mark) {
+        return mark.state().isUndecided()
+                && adjusted[i] != Adjustment.Kind.CREDIT_ALL
+                && adjusted[i] != Adjustment.Kind.CREDIT_ANSWERED;
+    }
+
+    /**
+     * The same, from what {@link #adjusted} and {@link #waits} say of each mark, for whoever keeps them.
+     *
+     * @param counted changed by this: what is not among the best of its part becomes null
+     */
+    public AttemptTotal of(@Nullable Fraction[] counted, boolean[] waits, Fraction daysLate) {
         Fraction score = Fraction.ZERO;
         Fraction possible = Fraction.ZERO;
         Fraction shares = Fraction.ZERO;
@@ -81,19 +105,22 @@ public final class Totals {
             for (int i : group.items()) {
                 groupScore = counted[i] == null ? groupScore : groupScore.plus(counted[i]);
             }
+            score = score.plus(groupScore);
             if (groupPossible.isZero() && weighted) {
-                score = score.plus(groupScore);
                 continue;
             }
-            score = score.plus(groupScore);
             possible = possible.plus(groupPossible);
             if (group.weight() != null) {
                 shares = shares.plus(group.weight().times(groupScore).over(groupPossible));
                 weights = weights.plus(group.weight());
             }
         }
+        boolean provisional = false;
+        for (int i = 0; i < size; i++) {
+            provisional |= waits[i] && counted[i] != null;
+        }
         Fraction percent = percent(score, possible, shares, weights);
-        return finish(counted, score, possible, percent, provisional(marks, counted), daysLate);
+        return finish(counted, score, possible, percent, provisional, daysLate);
     }
 
     private AttemptTotal finish(
@@ -138,34 +165,36 @@ public final class Totals {
 
     /** Leaves only the best n of the group counted, and says what was possible. */
     private Fraction possible(Group group, @Nullable Fraction[] counted) {
+        if (group.best() != null) {
+            keepBest(group, counted, group.best());
+        }
+        int missing = 0;
+        for (int i : group.items()) {
+            missing += counted[i] == null ? 1 : 0;
+        }
+        return missing == 0 ? group.all() : sum(group.items(), counted);
+    }
+
+    private Fraction sum(int[] places, @Nullable Fraction[] counted) {
+        Fraction sum = Fraction.ZERO;
+        for (int i : places) {
+            sum = counted[i] == null || adjusted[i] == Adjustment.Kind.BONUS ? sum : sum.plus(points[i]);
+        }
+        return sum;
+    }
+
+    private static void keepBest(Group group, @Nullable Fraction[] counted, int best) {
         List<Integer> left = new ArrayList<>();
         for (int i : group.items()) {
             if (counted[i] != null) {
                 left.add(i);
             }
         }
-        if (group.best() != null && left.size() > group.best()) {
+        if (left.size() > best) {
             // The sort is stable, so that of equal scores the earlier item counts.
             left.sort(Comparator.comparing((Integer i) -> java.util.Objects.requireNonNull(counted[i]))
                     .reversed());
-            left.subList(group.best(), left.size()).forEach(i -> counted[i] = null);
-            left.subList(group.best(), left.size()).clear();
+            left.subList(best, left.size()).forEach(i -> counted[i] = null);
         }
-        Fraction sum = Fraction.ZERO;
-        for (int i : left) {
-            sum = adjusted[i] == Adjustment.Kind.BONUS ? sum : sum.plus(points[i]);
-        }
-        return sum;
-    }
-
-    private boolean provisional(List<Mark> marks, @Nullable Fraction[] counted) {
-        for (int i = 0; i < size; i++) {
-            boolean credited =
-                    adjusted[i] == Adjustment.Kind.CREDIT_ALL || adjusted[i] == Adjustment.Kind.CREDIT_ANSWERED;
-            if (counted[i] != null && !credited && marks.get(i).state().isUndecided()) {
-                return true;
-            }
-        }
-        return false;
     }
 }

@@ -1,12 +1,18 @@
 package org.scholion.formats.batch;
 
+import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 
 /** A growing row of bytes. */
 final class Bytes {
-    private byte[] all = new byte[1 << 16];
+    private byte[] all;
     private int length;
+
+    Bytes(int capacity) {
+        this.all = new byte[capacity];
+    }
 
     Bytes add(byte[] more) {
         if (length + more.length > all.length) {
@@ -19,6 +25,14 @@ final class Bytes {
 
     Bytes add(String text) {
         return add(utf8(text));
+    }
+
+    /** Writes what has gathered, when it is much or when all of it is wanted, and begins anew. */
+    void flush(OutputStream out, boolean all) throws IOException {
+        if (all || length > 1 << 16) {
+            out.write(this.all, 0, length);
+            length = 0;
+        }
     }
 
     byte[] array() {

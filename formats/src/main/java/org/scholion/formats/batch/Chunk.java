@@ -13,9 +13,14 @@ interface Chunk {
         final List<Row> rows = new ArrayList<>();
         final List<Fault> faults = new ArrayList<>();
         /** Rows of scores.csv. */
-        final Bytes scores = new Bytes();
+        final Bytes scores;
 
         int lines;
+
+        /** @param size about how many bytes the rows of scores.csv will take */
+        Part(int size) {
+            this.scores = new Bytes(size);
+        }
     }
 
     /** What is wrong, with the line counted from the begin of the chunk. */

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
+import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.Item;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.reason.Words;
@@ -29,6 +30,7 @@ final class ItemScoring {
     private final int place;
     private final Scorer scorer;
     private final Map<Object, Scored> known = new HashMap<>();
+    private final @Nullable Scored[] letters = new Scored[128];
     final Scored blank;
     final Scored excused;
 
@@ -48,6 +50,12 @@ final class ItemScoring {
     @Nullable
     Scored known(Object form) {
         return known.get(form);
+    }
+
+    /** The mark of a choice whose one letter this is, when it has been given before. */
+    @Nullable
+    Scored letter(char letter) {
+        return letter < letters.length ? letters[letter] : null;
     }
 
     /** Reads and scores an answer; what is wrong with it goes to the faults, and null comes back. */
@@ -71,6 +79,12 @@ final class ItemScoring {
         }
         if (form != null && known.size() < MOST && !(form instanceof String s && s.length() > LONGEST)) {
             known.put(form, scored);
+            if (item instanceof ChoiceItem
+                    && form instanceof String s
+                    && s.length() == 1
+                    && s.charAt(0) < letters.length) {
+                letters[s.charAt(0)] = scored;
+            }
         }
         return scored;
     }
@@ -80,12 +94,16 @@ final class ItemScoring {
         String credit = excused ? "" : Csv.number(mark.credit());
         String points = excused ? "" : Csv.number(mark.credit().times(item.points()));
         Fraction counts = key.totals.adjusted(place, mark);
+        String before = "," + Csv.cell(item.id()) + "," + mark.state().word() + "," + credit + "," + points + ",";
+        String after = "," + Csv.cell(mark.rule()) + "," + Csv.cell(Words.english(mark.reason())) + "\n";
         return new Scored(
                 mark,
                 key.scores.kind(place, mark, answer),
-                Bytes.utf8("," + Csv.cell(item.id()) + "," + mark.state().word() + "," + credit + "," + points + ","),
-                Bytes.utf8(Csv.number(counts)),
-                Bytes.utf8("," + Csv.cell(mark.rule()) + "," + Csv.cell(Words.english(mark.reason())) + "\n"));
+                counts,
+                key.totals.waits(place, mark),
+                key.alignments.of(place, mark),
+                Bytes.utf8(before + Csv.number(counts) + after),
+                Bytes.utf8(before + after));
     }
 
     /** Where faults go. */

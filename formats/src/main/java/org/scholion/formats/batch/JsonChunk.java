@@ -1,8 +1,10 @@
 package org.scholion.formats.batch;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.number.Fraction;
@@ -26,7 +28,43 @@ final class JsonChunk implements Chunk {
 
     @Override
     public Part score(RowScorer scorer) {
-        Part part = new Part();
+        Part part = atOnce(scorer);
+        if (part == null) {
+            part = lineByLine(scorer);
+        }
+        scorer.remember(part);
+        return part;
+    }
+
+    /** All lines with one parser; null when one of them is no object on a line of its own, and has to be found. */
+    private @Nullable Part atOnce(RowScorer scorer) {
+        Part part = scorer.part();
+        try (JsonParser parser = Json.STREAM.createParser(bytes, 0, length)) {
+            int last = 0;
+            while (parser.nextToken() != null) {
+                int line = parser.currentTokenLocation().getLineNr();
+                if (line == last || parser.currentToken() != JsonToken.START_OBJECT) {
+                    return null;
+                }
+                Line row = new Line(scorer, part, line);
+                row.object(parser);
+                last = parser.currentTokenLocation().getLineNr();
+                if (last != line) {
+                    return null;
+                }
+                row.finish();
+            }
+        } catch (JacksonException | StackOverflowError e) {
+            return null;
+        }
+        for (int i = 0; i < length; i++) {
+            part.lines += bytes[i] == '\n' ? 1 : 0;
+        }
+        return part;
+    }
+
+    private Part lineByLine(RowScorer scorer) {
+        Part part = scorer.part();
         int begin = 0;
         while (begin < length) {
             int end = begin;
@@ -64,6 +102,7 @@ final class JsonChunk implements Chunk {
         private Fraction daysLate = Fraction.ZERO;
         private final List<String> excused = new ArrayList<>();
         private boolean answered;
+        private final Set<String> fields = new HashSet<>();
 
         Line(RowScorer scorer, Part part, int line) {
             this.scorer = scorer;
@@ -74,15 +113,12 @@ final class JsonChunk implements Chunk {
         }
 
         void read(int offset, int count) {
-            try (JsonParser parser = Json.MAPPER.createParser(bytes, offset, count)) {
+            try (JsonParser parser = Json.STREAM.createParser(bytes, offset, count)) {
                 if (parser.nextToken() != JsonToken.START_OBJECT) {
                     fault("", "an object {…} is expected on each line");
                     return;
                 }
-                for (String name = parser.nextName(); name != null; name = parser.nextName()) {
-                    parser.nextToken();
-                    field(name, parser);
-                }
+                object(parser);
                 if (parser.nextToken() != null) {
                     fault("", "something stands behind the object");
                 }
@@ -92,6 +128,16 @@ final class JsonChunk implements Chunk {
                 fault("", "this is nested too deeply");
             }
             finish();
+        }
+
+        private void object(JsonParser parser) {
+            for (String name = parser.nextName(); name != null; name = parser.nextName()) {
+                parser.nextToken();
+                if (!fields.add(name)) {
+                    fault(name, "this field is there twice");
+                }
+                field(name, parser);
+            }
         }
 
         private void finish() {
@@ -194,13 +240,18 @@ final class JsonChunk implements Chunk {
                 parser.skipChildren();
                 return;
             }
+            int next = 0;
             for (String id = parser.nextName(); id != null; id = parser.nextName()) {
                 JsonToken token = parser.nextToken();
-                Integer place = scorer.key().places.get(id);
-                if (place == null) {
+                int place = scorer.key().place(id, next);
+                next = place + 1;
+                if (place < 0) {
                     part.faults.add(new Chunk.Fault(line, "item " + id, "no item that is scored has this id"));
                     parser.skipChildren();
                 } else {
+                    if (answers[place] != null) {
+                        part.faults.add(new Chunk.Fault(line, "item " + id, "this item is answered twice"));
+                    }
                     answers[place] = answer(place, token, parser);
                 }
             }
@@ -225,15 +276,19 @@ final class JsonChunk implements Chunk {
         private @Nullable Scored choice(int place, ItemScoring item, JsonParser parser) {
             JsonToken first = parser.nextToken();
             if (first == JsonToken.VALUE_STRING) {
-                String one = parser.getString();
+                char letter = parser.getStringLength() == 1
+                        ? parser.getStringCharacters()[parser.getStringOffset()]
+                        : Character.MAX_VALUE;
+                Scored given = item.letter(letter);
+                String one = given == null ? parser.getString() : "";
                 JsonToken next = parser.nextToken();
                 if (next == JsonToken.END_ARRAY) {
-                    Scored known = item.known(one);
+                    Scored known = given == null ? item.known(one) : given;
                     return known != null
                             ? known
                             : slow(place, JsonNodeFactory.instance.arrayNode().add(one), one);
                 }
-                return several(place, item, parser, next, one);
+                return several(place, item, parser, next, given == null ? one : String.valueOf(letter));
             }
             return several(place, item, parser, first, null);
         }

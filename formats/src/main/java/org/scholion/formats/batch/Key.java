@@ -29,4 +29,13 @@ final class Key {
         this.alignments = new Alignments(assessment, file.frameworks());
         this.scores = new ScoresBuilder(assessment);
     }
+
+    /** The place of an item, -1 for an unknown id. Answers mostly stand in the order of the paper, so the next is tried first. */
+    int place(String id, int next) {
+        if (next >= 0 && next < items.size() && items.get(next).id().equals(id)) {
+            return next;
+        }
+        Integer place = places.get(id);
+        return place == null ? -1 : place;
+    }
 }

@@ -1,13 +1,11 @@
 package org.scholion.formats.batch;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
-import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.number.Fraction;
-import org.scholion.core.score.Mark;
+import org.scholion.core.standard.Alignments;
 import org.scholion.core.standard.Evidence;
 import org.scholion.core.total.AttemptTotal;
 import tools.jackson.databind.JsonNode;
@@ -19,15 +17,27 @@ final class RowScorer {
     private final Key key;
     private final ItemScoring[] items;
     private final boolean standards;
+    private final Alignments.Gathering gathering;
     private final boolean table;
+    private int size = 1 << 12;
 
     /** @param table whether the rows of scores.csv are wanted */
     RowScorer(Key key, boolean table) {
         this.key = key;
         this.table = table;
         this.standards = table && !key.alignments.isEmpty();
+        this.gathering = key.alignments.new Gathering();
         this.items = new ItemScoring[key.items.size()];
         Arrays.setAll(items, i -> new ItemScoring(key, i));
+    }
+
+    /** A part that is as large as the last one was. */
+    Chunk.Part part() {
+        return new Chunk.Part(size);
+    }
+
+    void remember(Chunk.Part part) {
+        size = Math.max(1 << 12, part.scores.length() + part.scores.length() / 16);
     }
 
     Key key() {
@@ -57,30 +67,29 @@ final class RowScorer {
         if (part.faults.size() > faultsBefore) {
             return;
         }
-        List<Mark> marks = new ArrayList<>(items.length);
         int[] kinds = new int[items.length];
+        @Nullable Fraction[] counted = new Fraction[items.length];
+        boolean[] waits = new boolean[items.length];
+        @Nullable
+        Evidence[] evidence = standards ? new Evidence[key.alignments.codes().size()] : NO_EVIDENCE;
         int undecided = 0;
         for (int i = 0; i < items.length; i++) {
-            Scored answer = answers[i];
-            if (answer == null) {
-                answer = items[i].blank;
-                answers[i] = answer;
-            }
-            marks.add(answer.mark());
+            Scored answer = answers[i] == null ? items[i].blank : answers[i];
+            answers[i] = answer;
             kinds[i] = answer.kind();
+            counted[i] = answer.counts();
+            waits[i] = answer.waits();
             undecided += answer.mark().state().isUndecided() ? 1 : 0;
+            for (int s = 0; standards && s < answer.shown().size(); s++) {
+                gathering.add(answer.shown().get(s));
+            }
         }
-        AttemptTotal total = key.totals.of(marks, head.daysLate());
+        AttemptTotal total = key.totals.of(counted, waits, head.daysLate());
         if (table) {
-            write(head, answers, total, part.scores);
+            write(head, answers, counted, part.scores);
         }
         part.rows.add(new Row(
-                line,
-                head,
-                total.withoutCounted(),
-                kinds,
-                undecided,
-                standards ? key.alignments.inOrder(marks) : NO_EVIDENCE));
+                line, head, total.withoutCounted(), kinds, undecided, standards ? gathering.take() : NO_EVIDENCE));
     }
 
     private void excuse(int line, Head head, @Nullable Scored[] answers, Chunk.Part part) {
@@ -100,17 +109,12 @@ final class RowScorer {
         }
     }
 
-    private void write(Head head, @Nullable Scored[] answers, AttemptTotal total, Bytes out) {
+    private static void write(Head head, @Nullable Scored[] answers, @Nullable Fraction[] counted, Bytes out) {
         byte[] who = Bytes.utf8(Csv.cell(head.student()) + "," + head.attempt());
-        List<@Nullable Fraction> counted = total.counted();
         for (int i = 0; i < answers.length; i++) {
             Scored answer = answers[i];
             if (answer != null) {
-                out.add(who).add(answer.before());
-                if (counted.get(i) != null) {
-                    out.add(answer.counted());
-                }
-                out.add(answer.after());
+                out.add(who).add(counted[i] == null ? answer.uncounted() : answer.row());
             }
         }
     }

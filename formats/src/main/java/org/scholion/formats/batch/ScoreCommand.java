@@ -2,7 +2,11 @@ package org.scholion.formats.batch;
 
 import java.io.IOException;
 import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CompletableFuture;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.standard.Evidence;
@@ -13,10 +17,16 @@ import org.scholion.core.total.Outcome;
 
 /** {@code score}: marks while the file is read, totals and results when it has ended. */
 final class ScoreCommand {
+    private static final byte[] NOTHING = {};
+    private static final byte[] COMMA = Bytes.utf8(",");
+    private static final byte[] YES = Bytes.utf8(",yes\n");
+    private static final byte[] NO = Bytes.utf8(",no\n");
+
     private final Arguments asked;
     private final Key key;
     private final Progress progress;
     private final Grading grading;
+    private final Map<Fraction, byte[]> numbers = new HashMap<>();
 
     ScoreCommand(Arguments asked, Key key, Progress progress) {
         this.asked = asked;
@@ -43,64 +53,85 @@ final class ScoreCommand {
             });
             List<Outcome> outcomes = sitting.outcomes();
             List<Sitting.Result> results = sitting.results(outcomes);
+            OutputStream standards = out.file("standards.csv");
+            CompletableFuture<Void> beside = CompletableFuture.runAsync(() -> {
+                try {
+                    standards(standards, sitting, results);
+                } catch (IOException e) {
+                    throw new UncheckedIOException(e);
+                }
+            });
             totals(out.file("totals.csv"), sitting, outcomes, results);
             results(out.file("results.csv"), results);
-            standards(out.file("standards.csv"), sitting, results);
+            beside.join();
             out.publish();
         }
     }
 
-    private static void totals(OutputStream out, Sitting sitting, List<Outcome> outcomes, List<Sitting.Result> results)
+    private void totals(OutputStream out, Sitting sitting, List<Outcome> outcomes, List<Sitting.Result> results)
             throws IOException {
         boolean[] counts = new boolean[outcomes.size()];
         results.forEach(r -> r.own().forEach(place -> counts[place] = r.counts(place)));
-        out.write(Bytes.utf8("student,attempt,counts,score,possible,percent,provisional\n"));
+        Bytes rows = new Bytes(1 << 17).add("student,attempt,counts,score,possible,percent,provisional\n");
         for (int i = 0; i < counts.length; i++) {
             Sitting.Kept kept = sitting.attempts().get(i);
             AttemptTotal total = outcomes.get(i).total();
-            out.write(Bytes.utf8(Csv.row(
-                    kept.student(),
-                    Integer.toString(kept.attempt()),
-                    Csv.yesNo(counts[i]),
-                    Csv.number(total.score()),
-                    Csv.number(total.possible()),
-                    Csv.number(outcomes.get(i).percent()),
-                    Csv.yesNo(total.provisional()))));
+            rows.add(Csv.cell(kept.student()) + "," + kept.attempt() + "," + Csv.yesNo(counts[i]) + ",")
+                    .add(number(total.score()))
+                    .add(COMMA)
+                    .add(number(total.possible()))
+                    .add(COMMA)
+                    .add(number(outcomes.get(i).percent()))
+                    .add(total.provisional() ? YES : NO)
+                    .flush(out, false);
         }
+        rows.flush(out, true);
     }
 
-    private static void results(OutputStream out, List<Sitting.Result> results) throws IOException {
-        out.write(Bytes.utf8("student,attempts,percent,band,passed,provisional\n"));
+    /** A number's text; equal ones are written once. */
+    private byte[] number(@Nullable Fraction value) {
+        return value == null ? NOTHING : numbers.computeIfAbsent(value, v -> Bytes.utf8(Csv.number(v)));
+    }
+
+    private void results(OutputStream out, List<Sitting.Result> results) throws IOException {
+        Bytes rows = new Bytes(1 << 17).add("student,attempts,percent,band,passed,provisional\n");
         for (Sitting.Result r : results) {
             Grading.Band band = r.result().band();
-            out.write(Bytes.utf8(Csv.row(
-                    r.student(),
-                    Integer.toString(r.own().size()),
-                    Csv.number(r.result().percent()),
-                    band == null ? "" : band.label(),
-                    Csv.yesNo(r.result().passed()),
-                    Csv.yesNo(r.result().provisional()))));
+            rows.add(Csv.cell(r.student()) + "," + r.own().size() + ",")
+                    .add(number(r.result().percent()))
+                    .add("," + Csv.cell(band == null ? "" : band.label()) + ","
+                            + Csv.yesNo(r.result().passed()))
+                    .add(r.result().provisional() ? YES : NO)
+                    .flush(out, false);
         }
+        rows.flush(out, true);
     }
 
     private void standards(OutputStream out, Sitting sitting, List<Sitting.Result> results) throws IOException {
-        out.write(Bytes.utf8("student,standard,score,possible,percent,evidence,low,high\n"));
+        byte[][] codes = key.alignments.codes().stream()
+                .map(c -> Bytes.utf8("," + Csv.cell(c) + ","))
+                .toArray(byte[][]::new);
+        // Equal evidence is written alike, and there are far fewer kinds of it than students.
+        Map<Evidence, byte[]> texts = new HashMap<>();
+        Bytes rows = new Bytes(1 << 17).add("student,standard,score,possible,percent,evidence,low,high\n");
         for (Sitting.Result r : results) {
             @Nullable Evidence[] found = sitting.attempts().get(r.standing()).evidence();
+            byte[] student = Bytes.utf8(Csv.cell(r.student()));
             for (int c = 0; c < found.length; c++) {
-                if (found[c] != null) {
-                    out.write(Bytes.utf8(row(r.student(), key.alignments.codes().get(c), found[c])));
+                Evidence evidence = found[c];
+                if (evidence != null) {
+                    rows.add(student).add(codes[c]).add(texts.computeIfAbsent(evidence, e -> Bytes.utf8(row(e))));
                 }
             }
+            rows.flush(out, false);
         }
+        rows.flush(out, true);
     }
 
-    private String row(String student, String code, Evidence evidence) {
+    private String row(Evidence evidence) {
         Wilson interval = evidence.interval();
         Fraction percent = grading.rounded(evidence.percent());
         return Csv.row(
-                student,
-                code,
                 Csv.number(evidence.score()),
                 Csv.number(evidence.possible()),
                 Csv.number(percent),

@@ -19,8 +19,10 @@ final class Sitting {
     private final Grading grading;
     private final List<Kept> attempts = new ArrayList<>();
     private final Map<String, List<Integer>> byStudent = new LinkedHashMap<>();
-    /** Equal amounts are kept once. */
+    /** Equal amounts and equal evidence are kept once. */
     private final Map<Fraction, Fraction> amounts = new HashMap<>();
+
+    private final Map<Evidence, Evidence> shown = new HashMap<>();
 
     record Kept(
             String student,
@@ -57,6 +59,14 @@ final class Sitting {
                 t.provisional());
     }
 
+    private @Nullable Evidence[] kept(@Nullable Evidence[] evidence) {
+        for (int c = 0; c < evidence.length; c++) {
+            Evidence e = evidence[c];
+            evidence[c] = e == null ? null : shown.computeIfAbsent(e, same -> same);
+        }
+        return evidence;
+    }
+
     private Fraction once(Fraction amount) {
         return amounts.computeIfAbsent(amount, a -> a);
     }
@@ -89,9 +99,10 @@ final class Sitting {
     List<Result> results(List<Outcome> outcomes) {
         List<Result> results = new ArrayList<>();
         byStudent.forEach((student, places) -> {
-            List<Integer> own = places.stream()
-                    .sorted(Comparator.comparing(p -> attempts.get(p).attempt()))
-                    .toList();
+            List<Integer> own = places;
+            if (own.size() > 1) {
+                own.sort(Comparator.comparing(p -> attempts.get(p).attempt()));
+            }
             results.add(new Result(
                     student,
                     own,

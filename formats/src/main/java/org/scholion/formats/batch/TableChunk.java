@@ -20,8 +20,9 @@ final class TableChunk implements Chunk {
 
     @Override
     public Part score(RowScorer scorer) {
-        Part part = new Part();
+        Part part = scorer.part();
         rows.forEach(row -> score(row, scorer, part));
+        scorer.remember(part);
         return part;
     }
 

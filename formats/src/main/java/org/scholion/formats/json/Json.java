@@ -15,6 +15,12 @@ public final class Json {
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
             .build();
 
+    /** For readers that look out for repeated fields themselves: only what is read as a tree is watched. */
+    public static final JsonMapper STREAM = JsonMapper.builder()
+            .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)
+            .enable(DeserializationFeature.FAIL_ON_READING_DUP_TREE_KEY)
+            .build();
+
     private Json() {}
 
     /**
