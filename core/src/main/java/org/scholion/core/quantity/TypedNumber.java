@@ -24,6 +24,10 @@ public record TypedNumber(Fraction value, String unit, int fewest, int most, boo
      * @return empty when the text cannot be read as one number with at most a unit
      */
     public static Optional<TypedNumber> read(String text, char decimal, boolean percentIsUnit) {
+        TypedNumber plain = PlainNumber.read(text, decimal);
+        if (plain != null) {
+            return Optional.of(plain);
+        }
         String trimmed = trim(text);
         return trimmed.isEmpty() || trimmed.length() > LONGEST
                 ? Optional.empty()

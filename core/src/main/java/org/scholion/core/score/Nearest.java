@@ -11,31 +11,35 @@ import org.scholion.core.text.Slips;
 /** Finds the listed text that an answer is the fewest typing slips away from, within each entry's allowance. */
 final class Nearest {
     private final List<Listed> listed = new ArrayList<>();
+    private int longest;
 
-    /** The nearest accepted entry, the nearest rejected one, or both when they are equally near. */
-    record Find(int distance, TextItem.@Nullable SameText accepted, TextItem.@Nullable Rejected rejected) {}
+    /** The places of the nearest accepted entry and of the nearest rejected one; both when they are equally near. */
+    record Find(int distance, int accepted, int rejected) {}
 
-    private record Listed(
-            int[] text, int allowance, TextItem.@Nullable SameText accepted, TextItem.@Nullable Rejected rejected) {}
+    /**
+     * A listed text.
+     *
+     * @param letters which letters it has, a bit each: a slip changes at most one letter for another
+     * @param accepted its place among the accepted entries, -1 for a rejected one; {@code rejected} alike
+     */
+    private record Listed(int[] text, long letters, int allowance, int accepted, int rejected) {}
 
     Nearest(TextItem item, Normaliser normaliser) {
         if (item.spelling() == Spelling.NONE) {
             return;
         }
-        for (TextItem.Accepted entry : item.accept()) {
-            if (entry instanceof TextItem.SameText same) {
-                add(item.spelling(), normaliser.apply(same.text()), same, null);
+        for (int i = 0; i < item.accept().size(); i++) {
+            if (item.accept().get(i) instanceof TextItem.SameText same) {
+                add(item.spelling(), normaliser.apply(same.text()), i, -1);
             }
         }
-        item.reject().forEach(r -> add(item.spelling(), normaliser.apply(r.text()), null, r));
+        for (int i = 0; i < item.reject().size(); i++) {
+            add(item.spelling(), normaliser.apply(item.reject().get(i).text()), -1, i);
+        }
     }
 
-    private void add(
-            Spelling spelling,
-            String text,
-            TextItem.@Nullable SameText accepted,
-            TextItem.@Nullable Rejected rejected) {
-        int[] points = text.codePoints().toArray();
+    private void add(Spelling spelling, String text, int accepted, int rejected) {
+        int[] points = Slips.codePoints(text);
         int wanted = switch (spelling) {
             case NONE -> 0;
             case ONE -> 1;
@@ -44,35 +48,62 @@ final class Nearest {
         };
         int allowance = Math.min(wanted, points.length - 1);
         if (allowance > 0) {
-            listed.add(new Listed(points, allowance, accepted, rejected));
+            listed.add(new Listed(points, letters(points), allowance, accepted, rejected));
+            longest = Math.max(longest, points.length);
         }
     }
 
+    private static long letters(int[] points) {
+        long letters = 0;
+        for (int c : points) {
+            letters |= 1L << (c & 63);
+        }
+        return letters;
+    }
+
+    /**
+     * The nearest entries; null when none lies within its allowance.
+     *
+     * @param credits by which the better of equally near accepted entries is told, the first on a tie
+     */
     @Nullable
-    Find to(String said) {
-        if (listed.isEmpty()) {
+    Find to(String said, java.util.Comparator<Integer> credits) {
+        if (listed.isEmpty() || said.length() > 2 * longest + 4) {
             return null;
         }
-        int[] points = said.codePoints().toArray();
+        int[] points = Slips.codePoints(said);
+        long letters = letters(points);
+        int[] room = new int[3 * (longest + 1)];
         int least = Integer.MAX_VALUE;
-        TextItem.SameText accepted = null;
-        TextItem.Rejected rejected = null;
-        for (Listed entry : listed) {
-            int distance = Slips.between(points, entry.text(), Math.min(entry.allowance(), least));
-            if (distance > entry.allowance() || distance > least) {
+        int accepted = -1;
+        int rejected = -1;
+        for (int e = 0; e < listed.size(); e++) {
+            Listed entry = listed.get(e);
+            int most = Math.min(entry.allowance(), least);
+            if (isFar(entry, points.length, letters, most)) {
+                continue;
+            }
+            int distance = Slips.between(points, entry.text(), most, room);
+            if (distance > most) {
                 continue;
             }
             if (distance < least) {
                 least = distance;
-                accepted = null;
-                rejected = null;
+                accepted = -1;
+                rejected = -1;
             }
-            if (entry.accepted() != null
-                    && (accepted == null || entry.accepted().credit().compareTo(accepted.credit()) > 0)) {
+            if (entry.accepted() >= 0 && (accepted < 0 || credits.compare(entry.accepted(), accepted) > 0)) {
                 accepted = entry.accepted();
             }
-            rejected = rejected == null ? entry.rejected() : rejected;
+            rejected = rejected < 0 ? entry.rejected() : rejected;
         }
         return least == Integer.MAX_VALUE ? null : new Find(least, accepted, rejected);
+    }
+
+    /** Lengths or letters that differ by more than the slips allowed need no closer look. */
+    private static boolean isFar(Listed entry, int length, long letters, int most) {
+        return Math.abs(entry.text().length - length) > most
+                || Long.bitCount(entry.letters() & ~letters) > most
+                || Long.bitCount(letters & ~entry.letters()) > most;
     }
 }

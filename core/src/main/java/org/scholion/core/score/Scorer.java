@@ -3,6 +3,7 @@ package org.scholion.core.score;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
 import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.ChoiceItem;
@@ -47,6 +48,18 @@ public interface Scorer {
                 .collect(Collectors.toMap(Ruling::form, r -> r, (earlier, later) -> later));
         Scorer rules = of(item);
         return byForm.isEmpty() ? rules : new RuledScorer(rules, byForm);
+    }
+
+    /** A choice of one as a table of its marks: what scores very many answers that come as option ids. */
+    static OneChoice ofOne(ChoiceItem item) {
+        return new ChoiceOfOne(item);
+    }
+
+    /** The mark of one chosen option; every mark is made when the item is compiled. */
+    interface OneChoice {
+        /** Null for an option that the item does not have. */
+        @Nullable
+        Mark chosen(String option);
     }
 
     Item.ByKind<Scorer> COMPILE = new Item.ByKind<>() {

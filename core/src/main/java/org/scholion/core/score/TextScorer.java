@@ -1,7 +1,7 @@
 package org.scholion.core.score;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,7 +11,6 @@ import org.scholion.core.answer.Answer;
 import org.scholion.core.item.Faulty;
 import org.scholion.core.item.TextItem;
 import org.scholion.core.item.TextItem.Ignore;
-import org.scholion.core.number.Fraction;
 import org.scholion.core.reason.Reason;
 import org.scholion.core.reason.Reason.Code;
 import org.scholion.core.text.Normaliser;
@@ -26,6 +25,9 @@ final class TextScorer implements Scorer {
     private final Map<String, Integer> texts = new HashMap<>();
     private final List<Compiled> others = new ArrayList<>();
     private final Nearest nearest;
+    private final TextMarks marks;
+    private final Mark otherwise;
+    private final Comparator<Integer> byCredit;
 
     /** A pattern or words entry, ready to match. */
     private record Compiled(
@@ -49,6 +51,11 @@ final class TextScorer implements Scorer {
         }
         item.reject().forEach(r -> rejected.putIfAbsent(normaliser.apply(r.text()), r));
         this.nearest = new Nearest(item, normaliser);
+        this.marks = new TextMarks(item);
+        this.byCredit = Comparator.comparing(i -> item.accept().get(i).credit());
+        this.otherwise = item.otherwiseWrong()
+                ? Mark.wrong(item.penalty(), Reason.of(Code.TEXT_OTHERWISE_WRONG))
+                : Mark.settle(Reason.of(Code.TEXT_UNKNOWN));
     }
 
     private void compile(int i, TextItem.Accepted entry) {
@@ -97,10 +104,10 @@ final class TextScorer implements Scorer {
         }
         int entry = matching(said);
         if (entry >= 0) {
-            return matched(item.accept().get(entry), typed);
+            return marks.matched(entry, typed);
         }
-        Nearest.Find near = nearest.to(said);
-        return near == null ? otherwise() : slip(near);
+        Nearest.Find near = nearest.to(said, byCredit);
+        return near == null ? otherwise : slip(near);
     }
 
     private int matching(String said) {
@@ -128,73 +135,20 @@ final class TextScorer implements Scorer {
         return order > 0 ? a : order < 0 ? b : Math.min(a, b);
     }
 
-    private Mark matched(TextItem.Accepted entry, String typed) {
-        if (entry instanceof TextItem.Words words) {
-            Reason reason = Reason.of(Code.TEXT_WORDS);
-            reason = words.all().isEmpty() ? reason : reason.with("all", words.all());
-            reason = words.any().isEmpty() ? reason : reason.with("any", words.any());
-            return Mark.scored(entry.credit(), words.none().isEmpty() ? reason : reason.with("none", words.none()));
-        }
-        Code code = entry instanceof TextItem.Pattern ? Code.TEXT_PATTERN : Code.TEXT_SAME;
-        Reason reason = Reason.of(code).with("entry", entry.shown());
-        List<String> ignored = entry instanceof TextItem.SameText ? whatWasIgnored(typed, entry.shown()) : List.of();
-        reason = ignored.isEmpty() ? reason : reason.with("ignored", ignored);
-        return Mark.scored(entry.credit(), noted(reason, entry instanceof TextItem.SameText s ? s.note() : null));
-    }
-
-    /** Which of the things that do not matter made the difference: without ignoring it the texts would not be equal. */
-    private List<String> whatWasIgnored(String typed, String entry) {
-        if (typed.equals(entry)) {
-            return List.of();
-        }
-        List<String> names = new ArrayList<>();
-        for (Ignore one : EnumSet.copyOf(item.ignore().isEmpty() ? Set.of(Ignore.SPACE) : item.ignore())) {
-            Set<Ignore> rest = EnumSet.noneOf(Ignore.class);
-            rest.addAll(item.ignore());
-            rest.remove(one);
-            Normaliser without = normaliser(item, rest);
-            if (!without.apply(typed).equals(without.apply(entry))) {
-                names.add(
-                        switch (one) {
-                            case CASE -> "capitals";
-                            case SPACE -> "spaces";
-                            case MARKS -> "punctuation";
-                            case ACCENTS -> "accents";
-                            case ARTICLES -> "a, an, the";
-                        });
-            }
-        }
-        return names;
-    }
-
     private Mark slip(Nearest.Find near) {
-        if (near.accepted() != null && near.rejected() != null) {
+        if (near.accepted() >= 0 && near.rejected() >= 0) {
             return Mark.settle(Reason.of(Code.TEXT_TORN)
-                    .with("entry", near.accepted().text())
-                    .with("against", near.rejected().text()));
+                    .with("entry", item.accept().get(near.accepted()).shown())
+                    .with("against", item.reject().get(near.rejected()).text()));
         }
-        if (near.rejected() != null) {
-            return rejected(Code.TEXT_SLIP_REJECTED, near.rejected(), near.distance());
-        }
-        TextItem.SameText entry = java.util.Objects.requireNonNull(near.accepted());
-        Reason reason = Reason.of(Code.TEXT_SLIP).with("entry", entry.text()).with("distance", near.distance());
-        reason = item.spellingCredit().equals(Fraction.ONE) ? reason : reason.with("times", item.spellingCredit());
-        return Mark.scored(entry.credit().times(item.spellingCredit()), noted(reason, entry.note()));
+        return near.rejected() >= 0
+                ? rejected(Code.TEXT_SLIP_REJECTED, item.reject().get(near.rejected()), near.distance())
+                : marks.slipped(near.accepted(), near.distance());
     }
 
     private Mark rejected(Code code, TextItem.Rejected entry, @Nullable Integer distance) {
-        Reason reason = noted(Reason.of(code).with("entry", entry.text()), entry.note());
+        Reason reason = TextMarks.noted(Reason.of(code).with("entry", entry.text()), entry.note());
         return Mark.wrong(item.penalty(), distance == null ? reason : reason.with("distance", distance));
-    }
-
-    private Mark otherwise() {
-        return item.otherwiseWrong()
-                ? Mark.wrong(item.penalty(), Reason.of(Code.TEXT_OTHERWISE_WRONG))
-                : Mark.settle(Reason.of(Code.TEXT_UNKNOWN));
-    }
-
-    private static Reason noted(Reason reason, @Nullable String note) {
-        return note == null ? reason : reason.with("note", note);
     }
 
     @Override

@@ -31,6 +31,12 @@ public record Normaliser(
     }
 
     public String apply(String text) {
+        String plain = AsciiForm.of(text, this);
+        return plain == null ? inFull(text) : withoutArticle(plain);
+    }
+
+    /** All six steps, for any text. */
+    String inFull(String text) {
         String t = plainPunctuation(NFKC.normalize(text));
         if (ignoreAccents) {
             t = NFC.normalize(withoutAccents(NFD.normalize(t)));
@@ -41,10 +47,14 @@ public record Normaliser(
         if (ignoreMarks) {
             t = withoutMarks(t);
         }
-        if (ignoreSpace || ignoreMarks || !articles.isEmpty()) {
+        if (singleSpaces()) {
             t = singleSpaced(t);
         }
         return withoutArticle(t);
+    }
+
+    boolean singleSpaces() {
+        return ignoreSpace || ignoreMarks || !articles.isEmpty();
     }
 
     /** Curly quotes and every dash in their plain form. */

@@ -9,48 +9,68 @@ public final class Slips {
 
     /** The distance when it is at most {@code most}, else {@code most + 1}. */
     public static int between(int[] a, int[] b, int most) {
+        int width = b.length + 1;
+        return between(a, b, most, new int[3 * width]);
+    }
+
+    /**
+     * The same with room for three rows of {@code b.length + 1} that the caller keeps. Only the cells that {@code most}
+     * can reach, a band about the diagonal, are worked out.
+     */
+    public static int between(int[] a, int[] b, int most, int[] room) {
         if (Math.abs(a.length - b.length) > most) {
             return most + 1;
         }
-        int[] twoBack = new int[b.length + 1];
-        int[] back = new int[b.length + 1];
-        int[] row = new int[b.length + 1];
-        for (int j = 0; j <= b.length; j++) {
-            back[j] = j;
+        int far = most + 1;
+        int width = b.length + 1;
+        int twoBack = 0;
+        int back = width;
+        int row = 2 * width;
+        for (int j = 0; j < width; j++) {
+            room[back + j] = Math.min(j, far);
         }
+        int leastBefore = 0;
         for (int i = 1; i <= a.length; i++) {
-            row[0] = i;
-            int least = row[0];
-            for (int j = 1; j <= b.length; j++) {
-                int cost = a[i - 1] == b[j - 1] ? 0 : 1;
-                int best = Math.min(Math.min(row[j - 1], back[j]) + 1, back[j - 1] + cost);
+            int from = Math.max(1, i - most);
+            int to = Math.min(b.length, i + most);
+            room[row + from - 1] = from == 1 ? Math.min(i, far) : far;
+            int least = room[row + from - 1];
+            for (int j = from; j <= to; j++) {
+                int best = room[back + j - 1] + (a[i - 1] == b[j - 1] ? 0 : 1);
+                best = Math.min(best, room[row + j - 1] + 1);
+                best = j < i + most ? Math.min(best, room[back + j] + 1) : best;
                 if (i > 1 && j > 1 && a[i - 1] == b[j - 2] && a[i - 2] == b[j - 1]) {
-                    best = Math.min(best, twoBack[j - 2] + 1);
+                    best = Math.min(best, room[twoBack + j - 2] + 1);
                 }
-                row[j] = best;
+                room[row + j] = Math.min(best, far);
                 least = Math.min(least, best);
             }
             // A swap reaches two rows back, so both must be beyond reach before giving up.
-            if (least > most && min(back) > most) {
-                return most + 1;
+            if (least > most && leastBefore > most) {
+                return far;
             }
-            int[] spare = twoBack;
+            leastBefore = least;
+            int spare = twoBack;
             twoBack = back;
             back = row;
             row = spare;
         }
-        return Math.min(back[b.length], most + 1);
+        return Math.min(room[back + b.length], far);
     }
 
     public static int between(String a, String b, int most) {
-        return between(a.codePoints().toArray(), b.codePoints().toArray(), most);
+        return between(codePoints(a), codePoints(b), most);
     }
 
-    private static int min(int[] values) {
-        int least = Integer.MAX_VALUE;
-        for (int v : values) {
-            least = Math.min(least, v);
+    /** A text's code points. */
+    public static int[] codePoints(String text) {
+        int[] points = new int[text.length()];
+        int n = 0;
+        for (int i = 0; i < text.length(); n++) {
+            int c = text.codePointAt(i);
+            points[n] = c;
+            i += Character.charCount(c);
         }
-        return least;
+        return n == points.length ? points : java.util.Arrays.copyOf(points, n);
     }
 }
