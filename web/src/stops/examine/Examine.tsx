@@ -224,12 +224,60 @@ function Below({ view }: { view: View }) {
   );
 }
 
+/** How each option was chosen, by the best, the middle and the weakest third. */
+function OptionTable({ item }: { item: ItemLine }) {
+  const { options } = item.measures;
+  if (options.length === 0) {
+    return null;
+  }
+  const share = (f: Schemas["Figure"]) => (f.value === null ? "–" : `${Math.round(f.value * 100)} %`);
+  return (
+    <table className="my-2 w-full text-small">
+      <thead>
+        <tr className="border-b border-rule text-left text-soft">
+          <th scope="col" className="py-1 font-normal">
+            {t("option")}
+          </th>
+          <th scope="col" className="w-12 text-right font-normal">
+            {t("all")}
+          </th>
+          <th scope="col" className="w-14 text-right font-normal">
+            {t("upper third")}
+          </th>
+          <th scope="col" className="w-14 text-right font-normal">
+            {t("lower third")}
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {options.map((o, i) => (
+          <tr key={o.option} className="border-b border-rule align-top">
+            <th scope="row" className={`py-1 pr-2 text-left ${o.keyed ? "font-semibold" : "font-normal"}`}>
+              <span className="font-script">{item.optionTexts[i]}</span>
+              {o.keyed && <span className="text-soft"> {t("in the key")}</span>}
+            </th>
+            <td className="py-1 text-right" title={t("{{count}} students", { count: o.count })}>
+              {share(o.share)}
+            </td>
+            <td className="py-1 text-right">{share(o.upper)}</td>
+            <td className="py-1 text-right">{share(o.lower)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
 const WHAT_IT_MEANS: Record<string, string> = {
   negative:
     "Those who do well on the rest do worse on this one. The key may be wrong, or the question misleads.",
   weak: "It hardly tells who knows more. Look whether it asks what the rest asks.",
   easy: "Nearly all have it right. Fine as a warm-up; it sorts nobody.",
   hard: "Few have it right. Was it taught, and is the question clear?",
+  key: "Look at the key first: is another answer right, or right as well?",
+  unused: "An option that nobody takes asks nothing. Another one may be more tempting.",
+  unreached: "Many stop before it. The time may be short, or the paper long.",
+  differs: "Among students who know as much, one section does better here. Was it taught differently, or worded so?",
   blank: "Many leave it blank. Is it clear what is asked, and is there time?",
 };
 
@@ -252,13 +300,18 @@ function ExamineMargin({
             <Note key={f.flag} by="waiting">
               <strong className="text-waiting">{f.words}</strong>
               <br />
+              <span className="text-small">{f.because}</span>
+              <br />
               {t(WHAT_IT_MEANS[f.flag] ?? "")}
             </Note>
           ))}
+          <OptionTable item={item} />
           <p className="text-small text-soft">
             {t("difficulty")} {figure(item.measures.difficulty.value)} · {t("correlation with the rest")}{" "}
             {figure(item.measures.itemRest.value)}
-            {item.measures.itemRest.missing && ` (${item.measures.itemRest.missing})`}
+            {item.measures.itemRest.missing && ` (${item.measures.itemRest.missing})`} ·{" "}
+            {t("best less weakest")} {figure(item.measures.upperLower.value)} · {t("reliability without it")}{" "}
+            {figure(item.measures.alphaWithout.value)}
             {view.test.n < 10 && ` · ${t("these figures rest on few students")}`}
           </p>
           <Link to={`/a/${assessment}/key?item=${item.item}`} className="mt-2 inline-block underline">

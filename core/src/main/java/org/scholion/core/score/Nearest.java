@@ -10,7 +10,7 @@ import org.scholion.core.text.Slips;
 
 /** Finds the listed text that an answer is the fewest typing slips away from, within each entry's allowance. */
 final class Nearest {
-    private final List<Listed> listed = new ArrayList<>();
+    private final Listed[] entries;
     private int longest;
 
     /** The places of the nearest accepted entry and of the nearest rejected one; both when they are equally near. */
@@ -25,20 +25,19 @@ final class Nearest {
     private record Listed(int[] text, long letters, int allowance, int accepted, int rejected) {}
 
     Nearest(TextItem item, Normaliser normaliser) {
-        if (item.spelling() == Spelling.NONE) {
-            return;
-        }
+        List<Listed> listed = new ArrayList<>();
         for (int i = 0; i < item.accept().size(); i++) {
             if (item.accept().get(i) instanceof TextItem.SameText same) {
-                add(item.spelling(), normaliser.apply(same.text()), i, -1);
+                add(listed, item.spelling(), normaliser.apply(same.text()), i, -1);
             }
         }
         for (int i = 0; i < item.reject().size(); i++) {
-            add(item.spelling(), normaliser.apply(item.reject().get(i).text()), -1, i);
+            add(listed, item.spelling(), normaliser.apply(item.reject().get(i).text()), -1, i);
         }
+        this.entries = listed.toArray(new Listed[0]);
     }
 
-    private void add(Spelling spelling, String text, int accepted, int rejected) {
+    private void add(List<Listed> listed, Spelling spelling, String text, int accepted, int rejected) {
         int[] points = Slips.codePoints(text);
         int wanted = switch (spelling) {
             case NONE -> 0;
@@ -68,22 +67,20 @@ final class Nearest {
      */
     @Nullable
     Find to(String said, java.util.Comparator<Integer> credits) {
-        if (listed.isEmpty() || said.length() > 2 * longest + 4) {
+        if (entries.length == 0 || said.length() > 2 * longest + 4) {
             return null;
         }
         int[] points = Slips.codePoints(said);
         long letters = letters(points);
-        int[] room = new int[3 * (longest + 1)];
         int least = Integer.MAX_VALUE;
         int accepted = -1;
         int rejected = -1;
-        for (int e = 0; e < listed.size(); e++) {
-            Listed entry = listed.get(e);
+        for (Listed entry : entries) {
             int most = Math.min(entry.allowance(), least);
             if (isFar(entry, points.length, letters, most)) {
                 continue;
             }
-            int distance = Slips.between(points, entry.text(), most, room);
+            int distance = Slips.between(points, entry.text(), most);
             if (distance > most) {
                 continue;
             }

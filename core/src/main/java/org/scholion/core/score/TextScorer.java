@@ -19,15 +19,25 @@ import org.scholion.core.text.WordRuns;
 
 /** A short text against its key: exact entries first, then typing slips, then what the item says of the rest. */
 final class TextScorer implements Scorer {
+    private static final int SEEN = 256;
+    private static final int SHORT = 80;
+
     private final TextItem item;
     private final Normaliser normaliser;
-    private final Map<String, TextItem.Rejected> rejected = new HashMap<>();
+    /** Listed texts by their form: the place of an accepted entry, or -1 - the place of a rejected one, which goes first. */
     private final Map<String, Integer> texts = new HashMap<>();
+
     private final List<Compiled> others = new ArrayList<>();
     private final Nearest nearest;
     private final TextMarks marks;
     private final Mark otherwise;
+
+    /** Some answers of late with their marks, by hash. A race loses an entry, never mixes two. */
+    private final @Nullable Seen[] seen = new Seen[SEEN];
+
     private final Comparator<Integer> byCredit;
+
+    private record Seen(String typed, Mark mark) {}
 
     /** A pattern or words entry, ready to match. */
     private record Compiled(
@@ -49,7 +59,9 @@ final class TextScorer implements Scorer {
         for (int i = 0; i < item.accept().size(); i++) {
             compile(i, item.accept().get(i));
         }
-        item.reject().forEach(r -> rejected.putIfAbsent(normaliser.apply(r.text()), r));
+        for (int i = item.reject().size() - 1; i >= 0; i--) {
+            texts.put(normaliser.apply(item.reject().get(i).text()), -1 - i);
+        }
         this.nearest = new Nearest(item, normaliser);
         this.marks = new TextMarks(item);
         this.byCredit = Comparator.comparing(i -> item.accept().get(i).credit());
@@ -94,15 +106,24 @@ final class TextScorer implements Scorer {
     @Override
     public Mark score(Answer answer) {
         String typed = Expect.typed(item, answer);
-        if (answer.isBlank()) {
-            return Mark.BLANK;
+        Seen before = seen[typed.hashCode() & SEEN - 1];
+        if (before != null && before.typed().equals(typed)) {
+            return before.mark();
         }
+        Mark mark = answer.isBlank() ? Mark.BLANK : decide(typed);
+        if (typed.length() <= SHORT) {
+            seen[typed.hashCode() & SEEN - 1] = new Seen(typed, mark);
+        }
+        return mark;
+    }
+
+    private Mark decide(String typed) {
         String said = normaliser.apply(typed);
-        TextItem.Rejected wrong = rejected.get(said);
-        if (wrong != null) {
-            return rejected(Code.TEXT_REJECTED, wrong, null);
+        Integer listed = texts.get(said);
+        if (listed != null && listed < 0) {
+            return rejected(Code.TEXT_REJECTED, item.reject().get(-1 - listed), null);
         }
-        int entry = matching(said);
+        int entry = matching(said, listed == null ? -1 : listed);
         if (entry >= 0) {
             return marks.matched(entry, typed);
         }
@@ -110,8 +131,9 @@ final class TextScorer implements Scorer {
         return near == null ? otherwise : slip(near);
     }
 
-    private int matching(String said) {
-        int best = texts.getOrDefault(said, -1);
+    /** The best entry that matches, beginning with the one that is equal, -1 for none. */
+    private int matching(String said, int equal) {
+        int best = equal;
         List<String> words = null;
         for (Compiled other : others) {
             boolean matches;

@@ -13,23 +13,42 @@ final class AsciiForm {
 
     private AsciiForm() {}
 
+    /** What each sign means under each set of rules: it stays, it is a space, or the text has to be changed. */
+    private static final byte[][] MEANING = new byte[8][128];
+
+    private static final byte STAYS = 0;
+    private static final byte SPACE = 1;
+    private static final byte CHANGES = 2;
+
+    static {
+        for (int rules = 0; rules < MEANING.length; rules++) {
+            for (char c = 0; c < 128; c++) {
+                boolean changes = (rules & 1) != 0 && c >= 'A' && c <= 'Z'
+                        || (rules & 2) != 0 && IS_PUNCTUATION[c]
+                        || (rules & 4) != 0 && isSpace(c) && c != ' ';
+                MEANING[rules][c] = changes ? CHANGES : (rules & 4) != 0 && c == ' ' ? SPACE : STAYS;
+            }
+        }
+    }
+
     /** The form up to step 5; null when the text holds anything else than ASCII. */
     static @Nullable String of(String text, Normaliser rules) {
-        boolean same = true;
         boolean spaces = rules.singleSpaces();
-        char before = ' ';
+        byte[] meaning = MEANING[(rules.ignoreCase() ? 1 : 0) | (rules.ignoreMarks() ? 2 : 0) | (spaces ? 4 : 0)];
+        int before = spaces ? SPACE : STAYS;
+        int changes = 0;
         for (int i = 0; i < text.length(); i++) {
             char c = text.charAt(i);
             if (c > 127) {
                 return null;
             }
-            boolean space = isSpace(c);
-            same &= !(rules.ignoreCase() && c >= 'A' && c <= 'Z'
-                    || rules.ignoreMarks() && IS_PUNCTUATION[c]
-                    || spaces && space && (before == ' ' || c != ' '));
-            before = space ? ' ' : c;
+            int here = meaning[c];
+            // Two spaces in a row, or one at either end, change the text as well.
+            changes |= here & CHANGES | here & before;
+            before = here & SPACE;
         }
-        return same && !(spaces && before == ' ' && !text.isEmpty()) ? text : changed(text, rules, spaces);
+        boolean same = changes == 0 && (before == STAYS || text.isEmpty());
+        return same ? text : changed(text, rules, spaces);
     }
 
     private static String changed(String text, Normaliser rules, boolean spaces) {
@@ -55,6 +74,46 @@ final class AsciiForm {
             out[n++] = rules.ignoreCase() && c >= 'A' && c <= 'Z' ? (char) (c + 32) : c;
         }
         return new String(out, 0, n);
+    }
+
+    static boolean isAscii(String text) {
+        for (int i = 0; i < text.length(); i++) {
+            if (text.charAt(i) > 127) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Whether the form of an ASCII text is this one; nothing is built. */
+    static boolean is(String form, String text, Normaliser rules) {
+        boolean spaces = rules.singleSpaces();
+        int n = 0;
+        boolean pending = false;
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            if (rules.ignoreMarks() && IS_PUNCTUATION[c]) {
+                if (c != '-' && c != '/') {
+                    continue;
+                }
+                c = ' ';
+            }
+            if (spaces && isSpace(c)) {
+                pending = n > 0;
+                continue;
+            }
+            if (pending) {
+                if (n >= form.length() || form.charAt(n++) != ' ') {
+                    return false;
+                }
+                pending = false;
+            }
+            c = rules.ignoreCase() && c >= 'A' && c <= 'Z' ? (char) (c + 32) : c;
+            if (n >= form.length() || form.charAt(n++) != c) {
+                return false;
+            }
+        }
+        return n == form.length();
     }
 
     private static boolean isSpace(char c) {

@@ -52,4 +52,29 @@ class NormaliserTest {
         assertThat(WordRuns.of("Don't fix 3.5 m-lines, naïve e\u0301té!"))
                 .containsExactly("Don", "t", "fix", "3", "5", "m", "lines", "naïve", "e\u0301té");
     }
+
+    @org.junit.jupiter.params.ParameterizedTest
+    @org.junit.jupiter.params.provider.ValueSource(ints = {1, 2, 3, 4})
+    void the_short_way_of_plain_texts_comes_to_what_the_six_steps_come_to(int seed) {
+        java.util.Random random = new java.util.Random(seed);
+        String signs = "aAbZ  \t-/.'\"$+_9the an";
+        for (int i = 0; i < 3000; i++) {
+            StringBuilder text = new StringBuilder();
+            for (int n = random.nextInt(9); n > 0; n--) {
+                text.append(signs.charAt(random.nextInt(signs.length())));
+            }
+            Normaliser rules = new Normaliser(
+                    random.nextBoolean(),
+                    random.nextBoolean(),
+                    random.nextBoolean(),
+                    random.nextBoolean(),
+                    random.nextBoolean() ? Normaliser.articlesOf("en") : java.util.List.of());
+            String form = rules.inFull(text.toString());
+            assertThat(rules.apply(text.toString()))
+                    .as("'%s' by %s", text, rules)
+                    .isEqualTo(form);
+            assertThat(rules.isFormOf(form, text.toString())).isTrue();
+            assertThat(rules.isFormOf(form + "x", text.toString())).isFalse();
+        }
+    }
 }

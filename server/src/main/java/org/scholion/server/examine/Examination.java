@@ -8,6 +8,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.Item;
+import org.scholion.core.measure.Figures;
 import org.scholion.core.measure.Flag;
 import org.scholion.core.measure.Histogram;
 import org.scholion.core.measure.ItemMeasures;
@@ -87,15 +88,16 @@ public class Examination {
         Scores scores = scores(edition, in, current);
         Map<UUID, Standings.Standing> standing = standings.of(assessment);
         Fraction pass = edition.assessment().grading().pass();
+        Figures figures = Figures.of(scores);
         return new ExamineView(
-                TestMeasures.of(scores),
+                figures.test(),
                 counted.stream()
                         .map(Item::points)
                         .reduce(Fraction.ZERO, Fraction::plus)
                         .toExact(),
                 undecided(counted, in, current),
                 Histogram.of(percents(in, standing)).tenths(),
-                lines(edition, scores),
+                lines(edition, figures.items()),
                 pass == null ? null : pass.toExact(),
                 below(in, standing));
     }
@@ -143,8 +145,7 @@ public class Examination {
         return n;
     }
 
-    private static List<ItemLine> lines(Edition edition, Scores scores) {
-        List<ItemMeasures> measures = ItemMeasures.of(scores);
+    private static List<ItemLine> lines(Edition edition, List<ItemMeasures> measures) {
         List<ItemLine> lines = new ArrayList<>();
         for (int j = 0; j < measures.size(); j++) {
             Item item = edition.items().get(j);
