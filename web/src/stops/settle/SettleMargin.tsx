@@ -111,6 +111,7 @@ function Deciding(p: Props & { group: Schemas["DoubtGroup"]; question: Schemas["
         />{" "}
         <Kbd>.</Kbd>
       </MarginPart>
+      <Likenesses like={p.group.like} />
       <fieldset className="mb-5">
         <legend className="mb-2 text-small font-semibold text-soft">{t("Put it in the key as")}</legend>
         <Reach p={p} value="EXACT">
@@ -144,5 +145,34 @@ function Reach({ p, value, children }: { p: Props; value: Decision["reach"]; chi
       <input type="radio" name="reach" checked={p.reach === value} onChange={() => p.onReach(value)} />
       <span>{children}</span>
     </label>
+  );
+}
+
+/** What the key lists that this answer is like; letters that the answer has otherwise are underlined. */
+function Likenesses({ like }: { like: Schemas["Likeness"][] }) {
+  if (like.length === 0) {
+    return null;
+  }
+  return (
+    <MarginPart title={t("The key lists")}>
+      <ul>
+        {like.map((l) => (
+          <li key={l.listed}>
+            <span className="font-script text-words">
+              {l.letters.map((s, i) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: stretches of a text have no other identity
+                <span key={i} className={s.same ? "" : "underline decoration-2"}>
+                  {s.text}
+                </span>
+              ))}
+            </span>{" "}
+            <span className="text-small text-soft">
+              {l.accepted ? t("right") : t("known to be wrong")} ·{" "}
+              {l.holds || l.apart ? t("the answer holds it") : t("{{count}} slips away", { count: l.distance })}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </MarginPart>
   );
 }

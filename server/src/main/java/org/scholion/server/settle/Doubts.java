@@ -1,17 +1,15 @@
 package org.scholion.server.settle;
 
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
 import org.scholion.core.item.Item;
-import org.scholion.core.item.TextItem;
 import org.scholion.core.reason.Words;
 import org.scholion.core.score.HowItScores;
+import org.scholion.core.score.Doubts.Group;
 import org.scholion.core.score.Likeness;
 import org.scholion.core.score.State;
 import org.scholion.server.key.Edition;
@@ -44,6 +42,7 @@ class Doubts {
      * @param form what they have in common; a decision names the group by it
      * @param shown the answer as the first of them gave it
      * @param near what it is like, in words
+     * @param like the listed answers that it is like, the likeliest first
      * @param phrase a listed text that the answer holds, for "any answer with this in it"
      */
     record DoubtGroup(
@@ -52,7 +51,8 @@ class Doubts {
             List<String> students,
             String because,
             String near,
-            @Nullable String phrase) {}
+            @Nullable String phrase,
+            List<Likeness> like) {}
 
     /** The doubts of one question. */
     record QuestionDoubts(
@@ -127,13 +127,10 @@ class Doubts {
     }
 
     private static QuestionDoubts question(Edition edition, Item item, int answers, List<Waiting> waiting) {
-        Map<String, List<Waiting>> byForm = new LinkedHashMap<>();
-        waiting.forEach(w -> byForm.computeIfAbsent(edition.scorer(item).form(w.answer()), f -> new ArrayList<>())
-                .add(w));
-        List<DoubtGroup> groups = byForm.entrySet().stream()
-                .map(e -> group(item, e.getKey(), e.getValue()))
-                .sorted(Comparator.comparing((DoubtGroup g) -> -g.students().size())
-                        .thenComparing(DoubtGroup::shown))
+        List<DoubtGroup> groups = org.scholion.core.score.Doubts.of(
+                        item, edition.scorer(item), waiting, Waiting::answer)
+                .stream()
+                .map(g -> group(item, g))
                 .toList();
         return new QuestionDoubts(
                 item.id(),
@@ -147,19 +144,18 @@ class Doubts {
                 groups);
     }
 
-    private static DoubtGroup group(Item item, String form, List<Waiting> waiting) {
-        Waiting first = waiting.get(0);
-        Likeness like = item instanceof TextItem text
-                ? Likeness.of(text, first.answer().shown()).orElse(null)
-                : null;
+    private static DoubtGroup group(Item item, Group<Waiting> group) {
+        Waiting first = group.waiting().get(0);
+        Likeness like = group.like().stream().findFirst().orElse(null);
         return new DoubtGroup(
-                form,
+                group.form(),
                 Shown.of(item, first.answer()),
-                waiting.stream().map(w -> w.attempt().name()).toList(),
+                group.waiting().stream().map(w -> w.attempt().name()).toList(),
                 Words.english(first.mark().mark().reason()),
                 like == null
                         ? "nothing near"
                         : (like.holds() || like.apart() ? "holds" : "near") + " “" + like.listed() + "”",
-                like != null && like.holds() ? like.listed() : null);
+                like != null && like.holds() ? like.listed() : null,
+                group.like());
     }
 }
