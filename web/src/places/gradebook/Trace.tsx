@@ -31,6 +31,7 @@ export function Trace({ attempt }: { attempt: string }) {
               {t("of {{of}}", { of: points(trace.standing.possible) })} · {percent(trace.standing.percent)}{" "}
               <strong className="text-standard">{trace.standing.band}</strong>
             </p>
+            <p className="text-small">{trace.because}</p>
             <p className="text-small text-soft">
               {t(WAYS[trace.way as keyof typeof WAYS])} · {t("saw edition {{n}}", { n: trace.editionSeen })} ·{" "}
               {t("scored under edition {{n}}", { n: trace.edition })}

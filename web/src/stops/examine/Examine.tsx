@@ -277,7 +277,8 @@ const WHAT_IT_MEANS: Record<string, string> = {
   key: "Look at the key first: is another answer right, or right as well?",
   unused: "An option that nobody takes asks nothing. Another one may be more tempting.",
   unreached: "Many stop before it. The time may be short, or the paper long.",
-  differs: "Among students who know as much, one section does better here. Was it taught differently, or worded so?",
+  differs:
+    "Among students who know as much, one section does better here. Was it taught differently, or worded so?",
   blank: "Many leave it blank. Is it clear what is asked, and is there time?",
 };
 

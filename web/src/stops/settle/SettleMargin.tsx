@@ -160,7 +160,6 @@ function Likenesses({ like }: { like: Schemas["Likeness"][] }) {
           <li key={l.listed}>
             <span className="font-script text-words">
               {l.letters.map((s, i) => (
-                // biome-ignore lint/suspicious/noArrayIndexKey: stretches of a text have no other identity
                 <span key={i} className={s.same ? "" : "underline decoration-2"}>
                   {s.text}
                 </span>
@@ -168,7 +167,9 @@ function Likenesses({ like }: { like: Schemas["Likeness"][] }) {
             </span>{" "}
             <span className="text-small text-soft">
               {l.accepted ? t("right") : t("known to be wrong")} ·{" "}
-              {l.holds || l.apart ? t("the answer holds it") : t("{{count}} slips away", { count: l.distance })}
+              {l.holds || l.apart
+                ? t("the answer holds it")
+                : t("{{count}} slips away", { count: l.distance })}
             </span>
           </li>
         ))}

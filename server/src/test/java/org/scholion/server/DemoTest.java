@@ -47,6 +47,9 @@ class DemoTest {
         assertThat(lines.get("Tides and tidal streams").get("doubts").intValue())
                 .as("Settle")
                 .isPositive();
+        assertThat(lines.get("Dead reckoning by hand").get("doubts").intValue())
+                .as("Settle, on formulas and working")
+                .isPositive();
         assertThat(lines.get("Ropework and mooring").get("unread").intValue())
                 .as("Read")
                 .isPositive();

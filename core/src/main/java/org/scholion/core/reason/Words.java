@@ -80,7 +80,7 @@ public final class Words {
                 r.word("left").equals("0")
                         ? "matches “" + r.word("entry") + "”"
                         : r.word("left") + " of " + r.word("all") + " changes are still to be made to reach “"
-                                + r.word("entry") + "”";
+                                + r.word("entry") + "”" + differing(r);
             case OPEN_WAITS -> "waits for a reader";
             case OPEN_POINTS -> "given " + r.word("points") + " of " + r.word("possible") + " by the reader";
             case OPEN_RUBRIC -> rubric(r);
@@ -134,6 +134,15 @@ public final class Words {
 
     private static String list(Reason r, String name, String before) {
         return r.words(name).isEmpty() ? "" : "; " + before + String.join(", ", r.words(name));
+    }
+
+    private static String differing(Reason r) {
+        return r.words("differs").isEmpty()
+                ? ""
+                : "; not as it should be: "
+                        + String.join(
+                                ", ",
+                                r.words("differs").stream().map(Words::quoted).toList());
     }
 
     private static String choiceExact(Reason r) {

@@ -47,6 +47,10 @@ final class CorrectionScorer implements Scorer {
                         .with("left", left)
                         .with("all", target.far())
                         .with("entry", target.text());
+                if (left > 0 && said.size() <= MOST_TOKENS) {
+                    reason = reason.with("differs", Tokens.differing(said, target.tokens()))
+                            .with("lacks", Tokens.differing(target.tokens(), said));
+                }
                 best = Mark.scored(credit, reason);
             }
         }

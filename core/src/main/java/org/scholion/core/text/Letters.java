@@ -19,10 +19,15 @@ public final class Letters {
         if (a.length > LONGEST || b.length > LONGEST) {
             return List.of(new Stretch(text, text.equals(other)));
         }
-        return stretches(a, kept(a, b, distances(a, b)));
+        return stretches(a, kept(a, b, true));
     }
 
-    private static int[][] distances(int[] a, int[] b) {
+    /** Which of a have their partner in b, along a way of fewest changes; with swaps, neighbours may change places. */
+    static boolean[] kept(int[] a, int[] b, boolean swaps) {
+        return kept(a, b, distances(a, b, swaps), swaps);
+    }
+
+    private static int[][] distances(int[] a, int[] b, boolean swaps) {
         int[][] d = new int[a.length + 1][b.length + 1];
         for (int i = 0; i <= a.length; i++) {
             for (int j = 0; j <= b.length; j++) {
@@ -32,7 +37,7 @@ public final class Letters {
                 }
                 d[i][j] = Math.min(
                         Math.min(d[i - 1][j], d[i][j - 1]) + 1, d[i - 1][j - 1] + (a[i - 1] == b[j - 1] ? 0 : 1));
-                if (isSwap(a, b, i, j)) {
+                if (swaps && isSwap(a, b, i, j)) {
                     d[i][j] = Math.min(d[i][j], d[i - 2][j - 2] + 1);
                 }
             }
@@ -45,7 +50,7 @@ public final class Letters {
     }
 
     /** Which letters of a have their partner in b, going back from the end. */
-    private static boolean[] kept(int[] a, int[] b, int[][] d) {
+    private static boolean[] kept(int[] a, int[] b, int[][] d, boolean swaps) {
         boolean[] kept = new boolean[a.length];
         int i = a.length;
         int j = b.length;
@@ -53,7 +58,7 @@ public final class Letters {
             if (j > 0 && a[i - 1] == b[j - 1] && d[i][j] == d[i - 1][j - 1]) {
                 kept[--i] = true;
                 j--;
-            } else if (isSwap(a, b, i, j) && d[i][j] == d[i - 2][j - 2] + 1) {
+            } else if (swaps && isSwap(a, b, i, j) && d[i][j] == d[i - 2][j - 2] + 1) {
                 i -= 2;
                 j -= 2;
             } else if (j > 0 && d[i][j] == d[i - 1][j - 1] + 1) {

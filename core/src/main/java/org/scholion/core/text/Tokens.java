@@ -2,7 +2,9 @@ package org.scholion.core.text;
 
 import com.ibm.icu.text.Normalizer2;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -39,5 +41,24 @@ public final class Tokens {
             back = row;
         }
         return back[b.size()];
+    }
+
+    /** The tokens of a that have no partner in b, along a way of fewest changes. */
+    public static List<String> differing(List<String> a, List<String> b) {
+        Map<String, Integer> numbers = new HashMap<>();
+        boolean[] kept = Letters.kept(numbered(a, numbers), numbered(b, numbers), false);
+        List<String> differing = new ArrayList<>();
+        for (int i = 0; i < kept.length; i++) {
+            if (!kept[i]) {
+                differing.add(a.get(i));
+            }
+        }
+        return differing;
+    }
+
+    private static int[] numbered(List<String> tokens, Map<String, Integer> numbers) {
+        return tokens.stream()
+                .mapToInt(t -> numbers.computeIfAbsent(t, n -> numbers.size()))
+                .toArray();
     }
 }

@@ -9,9 +9,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
+import org.scholion.server.collect.BringingIn;
 import org.scholion.server.collect.Sittings;
 import org.scholion.server.collect.Taking;
 import org.scholion.server.demo.DemoSchool.School;
@@ -41,6 +43,7 @@ class Demo implements ApplicationRunner {
     private final DemoSchool house;
     private final Sittings sittings;
     private final Taking taking;
+    private final BringingIn bringingIn;
     private final Settling settling;
     private final Readings readings;
     private final DemoHandBack handBack;
@@ -56,6 +59,7 @@ class Demo implements ApplicationRunner {
             DemoSchool house,
             Sittings sittings,
             Taking taking,
+            BringingIn bringingIn,
             Settling settling,
             Readings readings,
             DemoHandBack handBack,
@@ -66,6 +70,7 @@ class Demo implements ApplicationRunner {
         this.house = house;
         this.sittings = sittings;
         this.taking = taking;
+        this.bringingIn = bringingIn;
         this.settling = settling;
         this.readings = readings;
         this.handBack = handBack;
@@ -100,6 +105,7 @@ class Demo implements ApplicationRunner {
         tides(school, now.minus(Duration.ofHours(26)));
         planning(school, now);
         weather(school, now);
+        reckoning(school, now.minus(Duration.ofDays(6)));
         clock.at(now.minus(Duration.ofHours(5)), () -> house.write(school, "evening"));
         clock.at(now.minus(Duration.ofHours(3)), () -> house.write(school, "collision"));
     }
@@ -163,6 +169,12 @@ class Demo implements ApplicationRunner {
         Instant at = now.minus(Duration.ofHours(20));
         UUID id = given(school, "weather", at, Duration.ofDays(3), "C");
         sit(school, id, "weather", "C", at, 8);
+    }
+
+    /** Worked on paper and brought in from a table: pairs, an order, blanks, a correction, a formula and working. */
+    private void reckoning(School school, Instant at) {
+        clock.at(at, () -> bringingIn.take(
+                school.aud(), house.write(school, "reckoning"), DemoSchool.bytes("reckoning.csv"), Set.of()));
     }
 
     private UUID given(School school, String name, Instant at, Duration open, String... sections) {

@@ -92,7 +92,7 @@ class DemoSchool {
         sections.put("Section A", courses.section(course, "Section A", aud.id()));
         sections.put("Section B", courses.section(course, "Section B", aud.id()));
         sections.put("Section C", courses.section(course, "Section C", ines.id()));
-        rosters.take(aud, course, resource("roster.csv").getBytes(StandardCharsets.UTF_8));
+        rosters.take(aud, course, bytes("roster.csv"));
         signInNames(school, hash);
         return new School(aud, halvard, course, sections, students(school, course));
     }
@@ -132,6 +132,10 @@ class DemoSchool {
 
     static JsonNode read(String name) {
         return Json.read(resource(name + ".json"));
+    }
+
+    static byte[] bytes(String name) {
+        return resource(name).getBytes(StandardCharsets.UTF_8);
     }
 
     private static String resource(String name) {

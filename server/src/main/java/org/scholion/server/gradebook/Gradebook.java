@@ -9,6 +9,7 @@ import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
+import org.scholion.core.reason.Words;
 import org.scholion.server.access.Access;
 import org.scholion.server.course.Courses;
 import org.scholion.server.key.Edition;
@@ -84,6 +85,7 @@ class Gradebook {
             String student,
             String way,
             Standings.Standing standing,
+            String because,
             int editionSeen,
             int edition,
             List<TraceItem> items) {}
@@ -152,6 +154,7 @@ class Gradebook {
                 attempt.name(),
                 attempt.way().name(),
                 standing,
+                Words.english(standings.because(attempt)),
                 attempt.edition(),
                 edition.number(),
                 items);

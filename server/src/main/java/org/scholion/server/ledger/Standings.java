@@ -14,10 +14,12 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
 import org.scholion.core.number.Fraction;
+import org.scholion.core.reason.Reason;
 import org.scholion.core.score.Mark;
 import org.scholion.core.total.AttemptTotal;
 import org.scholion.core.total.Outcome;
 import org.scholion.core.total.Outcomes;
+import org.scholion.core.total.TotalReason;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.platform.JsonColumn;
@@ -97,6 +99,17 @@ public class Standings {
         Map<UUID, Outcome> ordered = new LinkedHashMap<>();
         attempts.forEach(a -> ordered.put(a.id(), Objects.requireNonNull(found.get(a.id()))));
         return ordered;
+    }
+
+    /** Why an attempt's total is what it is: adjustments, best-of, weights, curve. */
+    @Transactional(readOnly = true)
+    public Reason because(Attempt attempt) {
+        Edition edition = editions.require(attempt.assessment());
+        Map<UUID, Map<String, Mark>> marks = plain(ledger.current(attempt.assessment()));
+        Outcome outcome = Objects.requireNonNull(
+                outcomes(edition, attempts.in(attempt.assessment(), null), marks).get(attempt.id()));
+        return new TotalReason(edition.assessment())
+                .of(inOrder(edition, marks.getOrDefault(attempt.id(), Map.of())), Fraction.ZERO, outcome);
     }
 
     /** One mark for each item of the edition; an item that was added later has none yet and is blank. */
