@@ -54,6 +54,18 @@ public sealed interface Term {
         }
     }
 
+    /** A term of two parts, left and right of a sign. */
+    sealed interface Pair extends Term {
+        Term left();
+
+        Term right();
+
+        @Override
+        default List<Term> parts() {
+            return List.of(left(), right());
+        }
+    }
+
     record Neg(Term inner) implements Term {
         @Override
         public List<Term> parts() {
@@ -71,12 +83,7 @@ public sealed interface Term {
         }
     }
 
-    record Add(Term left, Term right) implements Term {
-        @Override
-        public List<Term> parts() {
-            return List.of(left, right);
-        }
-
+    record Add(Term left, Term right) implements Pair {
         @Override
         public Term of(List<Term> parts) {
             return new Add(parts.get(0), parts.get(1));
@@ -91,12 +98,7 @@ public sealed interface Term {
         }
     }
 
-    record Mul(Term left, Term right) implements Term {
-        @Override
-        public List<Term> parts() {
-            return List.of(left, right);
-        }
-
+    record Mul(Term left, Term right) implements Pair {
         @Override
         public Term of(List<Term> parts) {
             return new Mul(parts.get(0), parts.get(1));
@@ -111,12 +113,7 @@ public sealed interface Term {
         }
     }
 
-    record Div(Term left, Term right) implements Term {
-        @Override
-        public List<Term> parts() {
-            return List.of(left, right);
-        }
-
+    record Div(Term left, Term right) implements Pair {
         @Override
         public Term of(List<Term> parts) {
             return new Div(parts.get(0), parts.get(1));

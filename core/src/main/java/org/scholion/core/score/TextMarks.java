@@ -61,7 +61,7 @@ final class TextMarks {
     private int ignored(int entry, String typed) {
         int mask = 0;
         for (int i = 0; i < IGNORE.length; i++) {
-            if (without[i] != null && !without[i].isFormOf(entriesWithout[i][entry], typed)) {
+            if (without[i] != null && !without[i].apply(typed).equals(entriesWithout[i][entry])) {
                 mask |= 1 << i;
             }
         }

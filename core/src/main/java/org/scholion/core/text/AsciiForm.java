@@ -76,46 +76,6 @@ final class AsciiForm {
         return new String(out, 0, n);
     }
 
-    static boolean isAscii(String text) {
-        for (int i = 0; i < text.length(); i++) {
-            if (text.charAt(i) > 127) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    /** Whether the form of an ASCII text is this one; nothing is built. */
-    static boolean is(String form, String text, Normaliser rules) {
-        boolean spaces = rules.singleSpaces();
-        int n = 0;
-        boolean pending = false;
-        for (int i = 0; i < text.length(); i++) {
-            char c = text.charAt(i);
-            if (rules.ignoreMarks() && IS_PUNCTUATION[c]) {
-                if (c != '-' && c != '/') {
-                    continue;
-                }
-                c = ' ';
-            }
-            if (spaces && isSpace(c)) {
-                pending = n > 0;
-                continue;
-            }
-            if (pending) {
-                if (n >= form.length() || form.charAt(n++) != ' ') {
-                    return false;
-                }
-                pending = false;
-            }
-            c = rules.ignoreCase() && c >= 'A' && c <= 'Z' ? (char) (c + 32) : c;
-            if (n >= form.length() || form.charAt(n++) != c) {
-                return false;
-            }
-        }
-        return n == form.length();
-    }
-
     private static boolean isSpace(char c) {
         return c == ' ' || c >= 9 && c <= 13;
     }

@@ -35,13 +35,6 @@ public record Normaliser(
         return plain == null ? inFull(text) : withoutArticle(plain);
     }
 
-    /** Whether a text comes to this form. */
-    public boolean isFormOf(String form, String text) {
-        return articles.isEmpty() && AsciiForm.isAscii(text)
-                ? AsciiForm.is(form, text, this)
-                : apply(text).equals(form);
-    }
-
     /** All six steps, for any text. */
     String inFull(String text) {
         String t = plainPunctuation(NFKC.normalize(text));

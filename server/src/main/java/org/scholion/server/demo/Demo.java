@@ -173,8 +173,10 @@ class Demo implements ApplicationRunner {
 
     /** Worked on paper and brought in from a table: pairs, an order, blanks, a correction, a formula and working. */
     private void reckoning(School school, Instant at) {
-        clock.at(at, () -> bringingIn.take(
-                school.aud(), house.write(school, "reckoning"), DemoSchool.bytes("reckoning.csv"), Set.of()));
+        clock.at(
+                at,
+                () -> bringingIn.take(
+                        school.aud(), house.write(school, "reckoning"), DemoSchool.bytes("reckoning.csv"), Set.of()));
     }
 
     private UUID given(School school, String name, Instant at, Duration open, String... sections) {

@@ -106,8 +106,8 @@ public class Standings {
     public Reason because(Attempt attempt) {
         Edition edition = editions.require(attempt.assessment());
         Map<UUID, Map<String, Mark>> marks = plain(ledger.current(attempt.assessment()));
-        Outcome outcome = Objects.requireNonNull(
-                outcomes(edition, attempts.in(attempt.assessment(), null), marks).get(attempt.id()));
+        Outcome outcome = Objects.requireNonNull(outcomes(edition, attempts.in(attempt.assessment(), null), marks)
+                .get(attempt.id()));
         return new TotalReason(edition.assessment())
                 .of(inOrder(edition, marks.getOrDefault(attempt.id(), Map.of())), Fraction.ZERO, outcome);
     }

@@ -8,8 +8,8 @@ import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
 import org.scholion.core.item.Item;
 import org.scholion.core.reason.Words;
-import org.scholion.core.score.HowItScores;
 import org.scholion.core.score.Doubts.Group;
+import org.scholion.core.score.HowItScores;
 import org.scholion.core.score.Likeness;
 import org.scholion.core.score.State;
 import org.scholion.server.key.Edition;
@@ -127,11 +127,10 @@ class Doubts {
     }
 
     private static QuestionDoubts question(Edition edition, Item item, int answers, List<Waiting> waiting) {
-        List<DoubtGroup> groups = org.scholion.core.score.Doubts.of(
-                        item, edition.scorer(item), waiting, Waiting::answer)
-                .stream()
-                .map(g -> group(item, g))
-                .toList();
+        List<DoubtGroup> groups =
+                org.scholion.core.score.Doubts.of(item, edition.scorer(item), waiting, Waiting::answer).stream()
+                        .map(g -> group(item, g))
+                        .toList();
         return new QuestionDoubts(
                 item.id(),
                 edition.numberOf(item.id()),
