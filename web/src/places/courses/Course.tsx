@@ -7,6 +7,7 @@ import { LineInSmall } from "../../parts/LineOfWork";
 import { MarginPart, Sheet } from "../../parts/Sheet";
 import { Empty, Loaded } from "../../parts/States";
 import { t } from "../../text";
+import { AssessmentIn } from "./AssessmentIn";
 import { useNewAssessment } from "./NewAssessment";
 import { RosterIn } from "./RosterIn";
 
@@ -92,6 +93,7 @@ function Rosters({ view }: { view: Schemas["CourseView"] }) {
         <p className="mb-4 text-soft">{t("No section yet: bring in a roster.")}</p>
       )}
       <RosterIn course={view.id} />
+      <AssessmentIn course={view.id} />
     </>
   );
 }

@@ -1,5 +1,6 @@
 import type { Schemas } from "../../api/client";
 import { t } from "../../text";
+import { CorrectionAnswer, OrderAnswer, PairsAnswer, WorkingAnswer } from "./AnswerKinds";
 
 const BOX = "w-full rounded-corner border border-ink bg-sheet px-3 py-2.5 font-script text-[1.125rem]";
 
@@ -18,6 +19,19 @@ export function AnswerField({
       return <Choices item={item} chosen={Array.isArray(answer) ? answer : []} onChosen={onAnswer} />;
     case "open":
       return <OpenAnswer item={item} text={typeof answer === "string" ? answer : ""} onText={onAnswer} />;
+    case "working":
+      return <WorkingAnswer item={item} lines={Array.isArray(answer) ? answer : []} onLines={onAnswer} />;
+    case "correction":
+      return (
+        <CorrectionAnswer item={item} text={typeof answer === "string" ? answer : ""} onText={onAnswer} />
+      );
+    case "pairs":
+      return <PairsAnswer item={item} pairs={Array.isArray(answer) ? answer : []} onPairs={onAnswer} />;
+    case "order":
+      return <OrderAnswer item={item} ids={Array.isArray(answer) ? answer : []} onIds={onAnswer} />;
+    case "blanks":
+      return <Blanks item={item} said={parts(answer)} onSaid={onAnswer} />;
+    case "formula":
     case "text":
     case "number":
       return (
@@ -32,6 +46,9 @@ export function AnswerField({
             className={BOX}
             onChange={(e) => onAnswer(e.target.value)}
           />
+          {item.kind === "formula" && (
+            <p className="mt-1 text-small text-soft">{t("As you write it: 2x(x+3), x², √2, 3/4.")}</p>
+          )}
           {item.kind === "number" && (
             <p className="mt-1 text-small text-soft">
               {item.withUnit ? t("A number, with its unit.") : t("A number.")}
@@ -42,6 +59,40 @@ export function AnswerField({
     default:
       return null;
   }
+}
+
+function parts(answer: unknown): Record<string, unknown> {
+  return answer !== null && typeof answer === "object" && !Array.isArray(answer)
+    ? (answer as Record<string, unknown>)
+    : {};
+}
+
+/** Each blank with the field of its kind. */
+function Blanks({
+  item,
+  said,
+  onSaid,
+}: {
+  item: Schemas["PaperItem"];
+  said: Record<string, unknown>;
+  onSaid: (said: Record<string, unknown>) => void;
+}) {
+  return (
+    <>
+      {item.parts.map((part, i) => (
+        <fieldset key={part.id} className="mb-4">
+          <legend className="mb-1 text-small text-soft">
+            {part.prompt || t("Blank {{n}}", { n: i + 1 })}
+          </legend>
+          <AnswerField
+            item={part}
+            answer={said[part.id]}
+            onAnswer={(answer) => onSaid({ ...said, [part.id]: answer })}
+          />
+        </fieldset>
+      ))}
+    </>
+  );
 }
 
 function Choices({

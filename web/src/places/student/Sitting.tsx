@@ -238,5 +238,8 @@ function Progress({
 
 /** Whether something is said: a text that is not only white space, or at least one choice. */
 export function isSaid(answer: unknown): boolean {
-  return Array.isArray(answer) ? answer.length > 0 : typeof answer === "string" && answer.trim() !== "";
+  if (answer !== null && typeof answer === "object") {
+    return Object.values(answer).some(isSaid);
+  }
+  return typeof answer === "string" && answer.trim() !== "";
 }

@@ -48,6 +48,11 @@ export function KeyMargin({
           <GiveOut assessment={assessment} draft={draft} />
         </>
       )}
+      <p className="mb-5 text-small">
+        <a className="underline" href={`/api/assessments/${assessment}/file`} download>
+          {t("Save the key as a file")}
+        </a>
+      </p>
     </>
   );
 }

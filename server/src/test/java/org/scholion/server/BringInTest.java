@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIf;
@@ -145,11 +146,25 @@ class BringInTest {
         pairs.putArray("left").add(named("n")).add(named("s"));
         pairs.putArray("right").add(named("up")).add(named("down"));
         pairs.putArray("key").add(pair("n", "up")).add(pair("s", "down"));
+        ObjectNode spot = draft.get("items")
+                .asArray()
+                .addObject()
+                .put("id", "q2")
+                .put("kind", "spot")
+                .put("points", "1");
+        spot.putArray("regions")
+                .addObject()
+                .put("id", "g")
+                .putArray("circle")
+                .add("0.5")
+                .add("0.5")
+                .add("0.1");
+        spot.putArray("key").add("g");
         lesson.teacher
                 .put(lesson.path("/key"), Map.of("definition", Lesson.plain(draft), "revision", 1))
                 .ok();
         assertThat(lesson.giveOut("A").isRefused(422).detail())
-                .contains("question 1 (pairs) cannot be answered on screen yet");
+                .contains("question 2 (spot) cannot be answered on screen yet");
         assertThat(lesson.teacher.get(lesson.path("/editions")).ok())
                 .as("nothing is half given out")
                 .isEmpty();
@@ -197,5 +212,46 @@ class BringInTest {
                 .sendFile(lesson.path("/bring-in/preview"), "x,y\n1,2\n")
                 .ok();
         assertThat(view.get("faults").toString()).contains("no column names the students", "no column is a question");
+    }
+
+    @Test
+    void the_paper_shows_matching_and_ordering_without_their_key(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "On screen");
+        ObjectNode draft = Lesson.definition("On screen").asObject();
+        ObjectNode order = draft.putArray("items")
+                .addObject()
+                .put("id", "q1")
+                .put("kind", "order")
+                .put("points", "2");
+        order.putArray("tokens")
+                .add(named("one"))
+                .add(named("two"))
+                .add(named("three"))
+                .add(named("four"));
+        order.putArray("key").add("one").add("two").add("three").add("four");
+        ObjectNode working = draft.get("items")
+                .asArray()
+                .addObject()
+                .put("id", "q2")
+                .put("kind", "working")
+                .put("points", "4");
+        working.put("start", "2x = 4").putArray("accept").add("x = 2");
+        working.putArray("variables").add("x");
+        lesson.teacher
+                .put(lesson.path("/key"), Map.of("definition", Lesson.plain(draft), "revision", 1))
+                .ok();
+        lesson.giveOut("A").ok();
+        Visitor student = school.as("Noor Haddix");
+        String attempt = lesson.begin(student);
+        JsonNode paper = student.get("/api/student/attempts/" + attempt).ok();
+        assertThat(paper.toString()).contains("2x = 4").doesNotContain("x = 2");
+        Lesson.answer(student, attempt, "q1", List.of("one", "two", "three", "four"))
+                .ok();
+        Lesson.answer(student, attempt, "q2", List.of("x = 4/2", "x = 2")).ok();
+        student.post("/api/student/attempts/" + attempt + "/hand-in", null).ok();
+        JsonNode trace =
+                lesson.teacher.get("/api/attempts/" + attempt + "/trace").ok();
+        assertThat(trace.get("standing").get("percent").stringValue()).isEqualTo("100.0");
+        assertThat(trace.get("because").stringValue()).isEqualTo("6 of 6 points; 100 %");
     }
 }

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.scholion.formats.assessment.AssessmentReader;
+import org.scholion.formats.json.Json;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
 import tools.jackson.databind.JsonNode;
@@ -109,5 +111,38 @@ class KeyTest {
         JsonNode first = aud.postAgain("/api/assessments", body, "key-1").ok();
         assertThat(aud.postAgain("/api/assessments", body, "key-1").ok()).isEqualTo(first);
         assertThat(aud.postAgain("/api/assessments", body, "key-2").ok()).isNotEqualTo(first);
+    }
+
+    @Test
+    void a_key_goes_to_a_file_and_comes_back_from_it_the_same(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "To a file");
+        String file = lesson.teacher.get(lesson.path("/file")).body();
+        assertThat(AssessmentReader.check(Json.read(file))).isEmpty();
+        String course = lesson.teacher.get("/api/courses").ok().get(0).get("id").stringValue();
+        String copy = lesson.teacher
+                .sendFile("/api/courses/" + course + "/assessment-file", file)
+                .ok()
+                .get("id")
+                .stringValue();
+        assertThat(copy).isNotEqualTo(lesson.id);
+        assertThat(lesson.teacher.get("/api/assessments/" + copy + "/file").body())
+                .isEqualTo(file);
+    }
+
+    @Test
+    void a_faulty_file_is_refused_with_every_path_and_nothing_is_made(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Before a faulty file");
+        String course = lesson.teacher.get("/api/courses").ok().get(0).get("id").stringValue();
+        String path = "/api/courses/" + course + "/assessment";
+        int before = lesson.teacher.get(path + "s").ok().size();
+        String faulty = Json.write(Lesson.definition("Faulty")).replace("\"points\":\"1\"", "\"points\":\"one\"");
+        assertThat(lesson.teacher
+                        .sendFile(path + "-file", faulty)
+                        .isRefused(422)
+                        .body())
+                .contains("items[0].points", "such as");
+        assertThat(lesson.teacher.sendFile(path + "-file", "{").isRefused(422).detail())
+                .contains("not JSON");
+        assertThat(lesson.teacher.get(path + "s").ok()).hasSize(before);
     }
 }

@@ -22,6 +22,10 @@ final class MathsWords {
     }
 
     private static String example(Reason r) {
+        if (r.word("value").endsWith("solution")) {
+            return r.word("at") + (r.word("value").equals("a solution") ? " should not be" : " should be")
+                    + " a solution";
+        }
         return (r.word("at").isEmpty() ? "it is " : "for " + r.word("at") + " it is ") + r.word("value") + ", not "
                 + r.word("expected");
     }

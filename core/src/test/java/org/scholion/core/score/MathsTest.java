@@ -61,6 +61,16 @@ class MathsTest {
     }
 
     @Test
+    void an_inequality_is_told_apart_by_a_point_that_should_or_should_not_solve_it() {
+        assertThat(Words.english(formula(FormulaItem.Form.ANY, "x >= 3", new Answer.Typed("x > 3"))
+                        .reason()))
+                .isEqualTo("not equal to “x >= 3”: x = 3 should be a solution");
+        assertThat(Words.english(formula(FormulaItem.Form.ANY, "x > 3", new Answer.Typed("x ≥ 3"))
+                        .reason()))
+                .isEqualTo("not equal to “x > 3”: x = 3 should not be a solution");
+    }
+
+    @Test
     void of_several_accepted_formulas_any_will_do() {
         Scorer scorer = Scorer.of(formula(FormulaItem.Form.ANY, "x + 1", "2x"));
         assertThat(scorer.score(new Answer.Typed("x·2")).credit()).isEqualTo(Fraction.ONE);

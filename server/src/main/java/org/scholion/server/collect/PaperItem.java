@@ -1,13 +1,21 @@
 package org.scholion.server.collect;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.Random;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.ChoiceItem;
+import org.scholion.core.item.CorrectionItem;
 import org.scholion.core.item.Item;
+import org.scholion.core.item.Named;
 import org.scholion.core.item.NumberItem;
 import org.scholion.core.item.OpenItem;
+import org.scholion.core.item.OrderItem;
+import org.scholion.core.item.PairsItem;
 import org.scholion.core.item.PassageItem;
+import org.scholion.core.item.WorkingItem;
 import org.scholion.core.total.Assessment;
 
 /**
@@ -16,6 +24,10 @@ import org.scholion.core.total.Assessment;
  * @param number its number on the paper; 0 for a passage
  * @param max how many options may be chosen; 0 where there are none
  * @param withUnit whether a number is asked for with its unit
+ * @param given the line to start from, or the sentence to put right; empty where there is none
+ * @param left what is to be matched, {@code right} with what; {@code options} of an order are its steps, mixed
+ * @param perLeft how many a left thing may be matched with; 0 where nothing is matched
+ * @param parts the blanks
  */
 public record PaperItem(
         String id,
@@ -26,7 +38,12 @@ public record PaperItem(
         List<PaperOption> options,
         int max,
         boolean withUnit,
-        @Nullable Integer maxWords) {
+        @Nullable Integer maxWords,
+        String given,
+        List<PaperOption> left,
+        List<PaperOption> right,
+        int perLeft,
+        List<PaperItem> parts) {
 
     public record PaperOption(String id, String text) {}
 
@@ -41,20 +58,42 @@ public record PaperItem(
     }
 
     public static PaperItem of(Item item, int number) {
-        List<PaperOption> options = item instanceof ChoiceItem c
-                ? c.options().stream()
-                        .map(o -> new PaperOption(o.id(), o.text()))
-                        .toList()
-                : List.of();
         return new PaperItem(
                 item.id(),
                 number,
                 item.kind(),
                 item.head().prompt(),
                 item.points().toExact(),
-                options,
+                options(item),
                 item instanceof ChoiceItem c ? c.max() : 0,
                 item instanceof NumberItem n && n.unit() != null,
-                item instanceof OpenItem o ? o.maxWords() : null);
+                item instanceof OpenItem o ? o.maxWords() : null,
+                item instanceof WorkingItem w ? w.start() : item instanceof CorrectionItem c ? c.source() : "",
+                item instanceof PairsItem p ? named(p.left()) : List.of(),
+                item instanceof PairsItem p ? mixed(p.id(), named(p.right())) : List.of(),
+                item instanceof PairsItem p ? p.perLeft() : 0,
+                item instanceof BlanksItem b
+                        ? b.parts().stream().map(p -> of(p.item(), 0)).toList()
+                        : List.of());
+    }
+
+    private static List<PaperOption> options(Item item) {
+        if (item instanceof ChoiceItem c) {
+            return c.options().stream()
+                    .map(o -> new PaperOption(o.id(), o.text()))
+                    .toList();
+        }
+        return item instanceof OrderItem order ? mixed(order.id(), named(order.tokens())) : List.of();
+    }
+
+    private static List<PaperOption> named(List<Named> things) {
+        return things.stream().map(n -> new PaperOption(n.id(), n.text())).toList();
+    }
+
+    /** Keys are often written down in the right order; everybody sees the same other one. */
+    private static List<PaperOption> mixed(String item, List<PaperOption> things) {
+        List<PaperOption> mixed = new ArrayList<>(things);
+        Collections.shuffle(mixed, new Random(item.hashCode()));
+        return mixed;
     }
 }

@@ -25,7 +25,18 @@ import org.springframework.transaction.annotation.Transactional;
 /** Giving an assessment out to sections. */
 @Service
 public class Sittings {
-    private static final Set<String> ON_SCREEN = Set.of("choice", "text", "number", "open", "passage");
+    private static final Set<String> ON_SCREEN = Set.of(
+            "choice",
+            "text",
+            "number",
+            "blanks",
+            "pairs",
+            "order",
+            "correction",
+            "formula",
+            "working",
+            "open",
+            "passage");
 
     private final Repository repository;
     private final Assessments assessments;

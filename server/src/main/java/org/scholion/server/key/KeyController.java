@@ -1,10 +1,15 @@
 package org.scholion.server.key;
 
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
 import org.scholion.server.access.Access;
 import org.scholion.server.platform.Me;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -12,8 +17,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
 
 @RestController
 @RequestMapping("/api")
@@ -21,11 +28,13 @@ class KeyController {
     private final Assessments assessments;
     private final Editions editions;
     private final Access access;
+    private final AssessmentFiles files;
 
-    KeyController(Assessments assessments, Editions editions, Access access) {
+    KeyController(Assessments assessments, Editions editions, Access access, AssessmentFiles files) {
         this.assessments = assessments;
         this.editions = editions;
         this.access = access;
+        this.files = files;
     }
 
     record NewAssessment(UUID course, String title) {}
@@ -45,6 +54,27 @@ class KeyController {
     @GetMapping("/assessments/{assessment}/key")
     Assessments.KeyView key(@AuthenticationPrincipal Me me, @PathVariable UUID assessment) {
         return assessments.key(me, assessment);
+    }
+
+    /** The assessment file, for keeping, for another school, or for bin/batch. */
+    @GetMapping(value = "/assessments/{assessment}/file", produces = "application/json")
+    ResponseEntity<String> file(@AuthenticationPrincipal Me me, @PathVariable UUID assessment) {
+        String text = files.write(me, assessment);
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(assessments.facts(assessment).title() + ".json", StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(text);
+    }
+
+    @PostMapping(value = "/courses/{course}/assessment-file", consumes = "multipart/form-data")
+    @ResponseStatus(HttpStatus.CREATED)
+    Created take(@AuthenticationPrincipal Me me, @PathVariable UUID course, @RequestPart MultipartFile file)
+            throws IOException {
+        return new Created(files.take(me, course, file.getBytes()));
     }
 
     @PutMapping("/assessments/{assessment}/key")
