@@ -80,7 +80,7 @@ function Figures({ assessment, view }: { assessment: string; view: View }) {
             <th scope="col" className="w-16 text-right font-normal">
               {t("blank")}
             </th>
-            <th scope="col" className="w-40 pl-6 font-normal">
+            <th scope="col" className="w-44 pl-6 font-normal">
               {t("Look at it")}
             </th>
           </tr>
@@ -182,7 +182,7 @@ function ItemRow({ item, here, onChoose }: { item: ItemLine; here: boolean; onCh
       <td className="text-right">
         {item.measures.blank.value === null ? "–" : `${Math.round(item.measures.blank.value * 100)} %`}
       </td>
-      <td className="pl-6 text-small font-semibold text-waiting">
+      <td className="pr-3 pl-6 text-small font-semibold text-waiting">
         {item.flags.map((f) => f.words).join(", ")}
       </td>
     </tr>

@@ -13,11 +13,13 @@ import org.scholion.server.testing.Scholion;
 /** A paper of other kinds, from a file, answered on a phone. */
 @ExtendWith(Scholion.class)
 class KindsTest {
+    @TempDir
+    Path dir;
+
     @Test
     void a_key_comes_in_from_a_file_and_its_matching_ordering_blanks_and_mathematics_are_answered_on_a_phone(
-            Scholion.Running school, @TempDir Path dir) throws IOException {
-        Path demo = Path.of(
-                System.getProperty("scholion.root"), "server/src/main/resources/demo/reckoning.json");
+            Scholion.Running school) throws IOException {
+        Path demo = Path.of(System.getProperty("scholion.root"), "server/src/main/resources/demo/reckoning.json");
         Path file = dir.resolve("worked.json");
         Files.writeString(file, Files.readString(demo).replace("Dead reckoning by hand", "Worked on a phone"));
         try (Browser aud = new Browser(school.address(), 1280, 800);

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /** Why an item should be looked at; never acted on by itself. In the order in which they are listed. */
@@ -68,13 +69,19 @@ public enum Flag {
      * @param differences how it works for sections of equal ability; empty without sections
      */
     public static List<Raised> of(ItemMeasures m, boolean ofOne, List<ItemDifference> differences) {
+        return of(m, ofOne, differences, UnaryOperator.identity());
+    }
+
+    /** The same, with the options called by what people read. */
+    public static List<Raised> of(
+            ItemMeasures m, boolean ofOne, List<ItemDifference> differences, UnaryOperator<String> label) {
         List<Raised> raised = new ArrayList<>();
         if (ofOne) {
-            outsider(m).ifPresent(because -> raised.add(new Raised(KEY, because)));
+            outsider(m, label).ifPresent(because -> raised.add(new Raised(KEY, because)));
         }
         sorting(m.itemRest().value(), raised);
         difficulty(m, ofOne, raised);
-        unused(m, raised);
+        unused(m, label, raised);
         share(m.blank(), BLANK, "left it blank", raised);
         share(m.notReached(), UNREACHED, "left it and all after it blank", raised);
         differences.stream()
@@ -90,7 +97,7 @@ public enum Flag {
     }
 
     /** An option outside the key that the best students prefer, or that goes with the rest better than every keyed one. */
-    private static java.util.Optional<String> outsider(ItemMeasures m) {
+    private static java.util.Optional<String> outsider(ItemMeasures m, UnaryOperator<String> label) {
         List<OptionFigures> keyed =
                 m.options().stream().filter(OptionFigures::keyed).toList();
         return m.options().stream()
@@ -98,7 +105,7 @@ public enum Flag {
                 .filter(o -> keyed.stream().allMatch(k -> isAbove(o.upper(), k.upper()))
                         || keyed.stream().allMatch(k -> isAbove(o.optionRest(), k.optionRest())))
                 .findFirst()
-                .map(o -> "“" + o.option() + "”, which is not in the key, is chosen by "
+                .map(o -> "“" + label.apply(o.option()) + "”, which is not in the key, is chosen by "
                         + percent(o.upper().value()) + " of the upper third"
                         + (o.optionRest().value() == null
                                 ? ""
@@ -134,10 +141,10 @@ public enum Flag {
         }
     }
 
-    private static void unused(ItemMeasures m, List<Raised> raised) {
+    private static void unused(ItemMeasures m, UnaryOperator<String> label, List<Raised> raised) {
         List<String> names = m.options().stream()
                 .filter(o -> m.n() >= ENOUGH_FOR_UNUSED && 100L * o.count() < 2L * m.n())
-                .map(OptionFigures::option)
+                .map(o -> label.apply(o.option()))
                 .toList();
         if (!names.isEmpty()) {
             raised.add(new Raised(UNUSED, "hardly anybody chose " + String.join(", ", names)));

@@ -61,6 +61,14 @@ class FlagTest {
         assertThat(raised.because())
                 .isEqualTo(
                         "“b”, which is not in the key, is chosen by 30 % of the upper third and goes with the rest at r = 0.30");
+        assertThat(Flag.of(
+                                measures(0.5, 0.2, 0, 0, keyed, option("b", false, 40, 0.3, 0.3)),
+                                true,
+                                List.of(),
+                                id -> "to starboard")
+                        .get(0)
+                        .because())
+                .startsWith("“to starboard”, which is not in the key");
         assertThat(raised.flag().remedies()).contains(Flag.Remedy.CHANGE_KEY, Flag.Remedy.ACCEPT_ALSO);
     }
 

@@ -159,11 +159,18 @@ public class Examination {
                     dropped,
                     m,
                     optionTexts(item),
-                    Flag.of(m, item instanceof ChoiceItem c && c.max() == 1, List.of()).stream()
+                    Flag.of(m, item instanceof ChoiceItem c && c.max() == 1, List.of(), id -> label(item, id)).stream()
                             .map(f -> new FlagView(f.flag().word(), f.flag().shown(), f.because()))
                             .toList()));
         }
         return lines;
+    }
+
+    private static String label(Item item, String option) {
+        int place = item instanceof ChoiceItem c
+                ? c.options().stream().map(ChoiceItem.Option::id).toList().indexOf(option)
+                : -1;
+        return place < 0 ? option : optionTexts(item).get(place);
     }
 
     /** What the options say, in the order of the measures' option table. */
