@@ -1,8 +1,9 @@
 import { TextButton } from "../../parts/Button";
 import { Area, Field } from "../../parts/Field";
+import { Note } from "../../parts/Sheet";
 import { t } from "../../text";
 import { ChoiceKey } from "./ChoiceKey";
-import { type FrameworkFile, type Item, kindName } from "./definition";
+import { type FrameworkFile, hasEditor, type Item, kindName } from "./definition";
 import { NumberKey } from "./NumberKey";
 import { OpenKey } from "./OpenKey";
 import { StandardPicker } from "./StandardPicker";
@@ -41,6 +42,13 @@ export function ItemEditor({
       {item.kind === "text" && <TextKey item={item} onChange={onChange} />}
       {item.kind === "number" && <NumberKey item={item} onChange={onChange} />}
       {item.kind === "open" && <OpenKey item={item} onChange={onChange} framework={framework} />}
+      {!hasEditor(item) && (
+        <Note>
+          {t(
+            "The key of this kind comes from an assessment file and has no editor here yet. What is asked, its points and its standards can be changed; save the key as a file to change the rest.",
+          )}
+        </Note>
+      )}
       {item.kind !== "passage" && (
         <div className="mt-5 flex flex-wrap items-start gap-6">
           <Field

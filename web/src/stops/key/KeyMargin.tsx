@@ -7,7 +7,7 @@ import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
 import { points } from "../../text/figures";
-import type { Item } from "./definition";
+import { type Item, isTyped } from "./definition";
 import { GiveOut } from "./GiveOut";
 import { IfYouSave } from "./IfYouSave";
 import { TryAnswer } from "./TryAnswer";
@@ -93,7 +93,7 @@ function OneItem({ assessment, item }: { assessment: string; item: Item }) {
           <Note by={item.kind === "open" ? "person" : "rule"}>{check.data?.words ?? "…"}</Note>
         )}
       </MarginPart>
-      {item.kind !== "passage" && (
+      {item.kind !== "passage" && isTyped(item) && (
         <MarginPart title={t("Try an answer")}>
           <TryAnswer
             item={item}

@@ -1,5 +1,14 @@
 import { describe, expect, it } from "vitest";
-import { type Item, keyInShort, kindName, letterOf, newCriterion, newItem } from "./definition";
+import {
+  hasEditor,
+  type Item,
+  isTyped,
+  keyInShort,
+  kindName,
+  letterOf,
+  newCriterion,
+  newItem,
+} from "./definition";
 
 describe("new items", () => {
   it("get an id that is free, also after some were taken out", () => {
@@ -41,5 +50,15 @@ describe("a key in a few words", () => {
     expect(kindName({ ...choice, max: 3 })).toBe("choice, several");
     expect(kindName(choice)).toBe("choice");
     expect(keyInShort(newItem("open", []))).toBe("1 criteria");
+  });
+
+  it("says in short what a key from a file holds, and which kinds are typed", () => {
+    const filed = (more: object) => ({ id: "q", points: "1", ...more }) as unknown as Item;
+    expect(keyInShort(filed({ kind: "formula", accept: ["x + 1"] }))).toBe("x + 1");
+    expect(keyInShort(filed({ kind: "pairs", key: [["l", "r"]] }))).toBe("1 pairs");
+    expect(keyInShort(filed({ kind: "blanks", parts: [{}, {}] }))).toBe("2 blanks");
+    expect(isTyped(filed({ kind: "correction" }))).toBe(true);
+    expect(isTyped(filed({ kind: "pairs" }))).toBe(false);
+    expect(hasEditor(filed({ kind: "formula" }))).toBe(false);
   });
 });

@@ -121,8 +121,31 @@ export function keyInShort(item: Item): string {
     case "open":
       return item.rubric ? `${item.rubric.criteria.length} criteria` : "by hand";
     default:
-      return "–";
+      return filedKeyInShort(item);
   }
+}
+
+/** Kinds whose key comes from a file: what there is of it, in a few words. */
+function filedKeyInShort(item: Item): string {
+  const filed = item as unknown as { accept?: unknown[]; key?: unknown[]; parts?: unknown[] };
+  const first = filed.accept?.[0];
+  if (typeof first === "string") {
+    return first;
+  }
+  const n = filed.key?.length ?? filed.parts?.length;
+  return n === undefined
+    ? "–"
+    : `${n} ${filed.parts ? "blanks" : item.kind === "pairs" ? "pairs" : "in order"}`;
+}
+
+/** Whether there is an editor for its key on this page; the others come from an assessment file. */
+export function hasEditor(item: Item): boolean {
+  return ["choice", "text", "number", "open", "passage"].includes(item.kind);
+}
+
+/** Whether an answer to it is typed as one text. */
+export function isTyped(item: Item): boolean {
+  return hasEditor(item) || ["formula", "correction"].includes(item.kind as string);
 }
 
 export function letterOf(item: Item, optionId: string): string {

@@ -106,6 +106,46 @@ public final class MathNames {
         return functions.contains(name) ? name : variables.contains(name) ? null : FUNCTIONS.get(name);
     }
 
+    /** Whether letters that stand together are a word of language rather than a product: three or more, not all of them known. */
+    boolean isProse(String word) {
+        if (variables.isEmpty() || word.length() < 3) {
+            return false;
+        }
+        String rest = word;
+        while (!rest.isEmpty()) {
+            String name = beginning(rest);
+            String letter = rest.substring(0, Character.charCount(rest.codePointAt(0)));
+            boolean known = name != null
+                    || letter.equals("e")
+                    || letter.equals("π")
+                    || isDeclared(letter)
+                    || isDeclared(letter.toLowerCase(Locale.ROOT));
+            if (!known) {
+                return true;
+            }
+            rest = rest.substring(name == null ? letter.length() : name.length());
+        }
+        return false;
+    }
+
+    /** These names, or where none are declared those of the variables in the key. */
+    public static MathNames of(List<String> variables, List<String> functions, List<String> key) {
+        if (!variables.isEmpty()) {
+            return new MathNames(variables, functions);
+        }
+        MathNames none = new MathNames(List.of(), functions);
+        Set<String> found = new LinkedHashSet<>();
+        for (String line : key) {
+            try {
+                MathReader.read(line, none).variables().forEach(found::add);
+            } catch (Unreadable e) {
+                // The key is read once more with its place, and refused there.
+                continue;
+            }
+        }
+        return new MathNames(List.copyOf(found), functions);
+    }
+
     boolean isDeclared(String name) {
         return variables.contains(plain(name));
     }

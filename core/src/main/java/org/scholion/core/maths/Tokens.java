@@ -249,6 +249,10 @@ final class Tokens {
             sign(word.toLowerCase(java.util.Locale.ROOT));
             return;
         }
+        boolean continues = from > 0 && Character.isLetter(text.charAt(from - 1));
+        if (!continues && names.isProse(word) && names.isProse(word.toLowerCase(java.util.Locale.ROOT))) {
+            throw new Unreadable("the word " + word);
+        }
         at = from;
         String name = names.beginning(word);
         if (name == null && word.length() > 1 && Character.isUpperCase(word.charAt(0))) {

@@ -28,7 +28,7 @@ final class FormulaScorer implements Scorer {
         this.form = Form.valueOf(item.form().name());
         List<String> all = new ArrayList<>(item.variables());
         all.addAll(item.constants());
-        this.names = new MathNames(all, item.functions());
+        this.names = MathNames.of(all, item.functions(), item.accept());
         for (int i = 0; i < item.accept().size(); i++) {
             accepted.add(readKey("accept[" + i + "]", item.accept().get(i), names));
         }

@@ -26,7 +26,9 @@ final class WorkingScorer implements Scorer {
 
     WorkingScorer(WorkingItem item) {
         this.item = item;
-        this.names = new MathNames(item.variables());
+        List<String> key = new ArrayList<>(item.accept());
+        key.add(item.start());
+        this.names = MathNames.of(item.variables(), List.of(), key);
         this.start = FormulaScorer.readKey("start", item.start(), names);
         for (int i = 0; i < item.accept().size(); i++) {
             ends.add(FormulaScorer.readKey("accept[" + i + "]", item.accept().get(i), names));

@@ -71,6 +71,21 @@ class MathsTest {
     }
 
     @Test
+    void words_are_no_products_of_letters_and_wait_for_a_person() {
+        assertThat(formula(FormulaItem.Form.ANY, "x + 1", new Answer.Typed("x plus one"))
+                        .state())
+                .isEqualTo(State.SETTLE);
+        assertThat(formula(FormulaItem.Form.ANY, "x + 1", new Answer.Typed("a + b"))
+                        .credit())
+                .isEqualTo(Fraction.ZERO);
+        WorkingItem undeclared = new WorkingItem(
+                Head.of("q", f("4")), "2t = 4", List.of("t = 2"), List.of(), Fraction.HALF, Fraction.HALF, false);
+        assertThat(Words.english(work(undeclared, "t = about 2").reason()))
+                .isEqualTo("line 1 cannot be read as mathematics (the word about); a person decides");
+        assertThat(work(undeclared, "T = 2").credit()).isEqualTo(Fraction.ONE);
+    }
+
+    @Test
     void of_several_accepted_formulas_any_will_do() {
         Scorer scorer = Scorer.of(formula(FormulaItem.Form.ANY, "x + 1", "2x"));
         assertThat(scorer.score(new Answer.Typed("x·2")).credit()).isEqualTo(Fraction.ONE);
