@@ -135,7 +135,7 @@ function filedKeyInShort(item: Item): string {
   const n = filed.key?.length ?? filed.parts?.length;
   return n === undefined
     ? "–"
-    : `${n} ${filed.parts ? "blanks" : item.kind === "pairs" ? "pairs" : "in order"}`;
+    : `${n} ${filed.parts ? "blanks" : (item.kind as string) === "pairs" ? "pairs" : "in order"}`;
 }
 
 /** Whether there is an editor for its key on this page; the others come from an assessment file. */
