@@ -82,6 +82,7 @@ public record Change(List<MarkMove> marks, Effect students, Figures before, Figu
         private final List<Map<String, Mark>> marks = new ArrayList<>();
         private final List<AttemptTotal> totals = new ArrayList<>();
         private final ScoresBuilder scores;
+        private final Map<String, Standing> standings;
 
         Side(Assessment assessment, List<Sat> attempts) {
             this.assessment = assessment;
@@ -109,6 +110,7 @@ public record Change(List<MarkMove> marks, Effect students, Figures before, Figu
                 }
                 marks.add(byItem);
             }
+            this.standings = standings();
         }
 
         Map<String, Mark> marks(int attempt) {
@@ -130,7 +132,7 @@ public record Change(List<MarkMove> marks, Effect students, Figures before, Figu
                 places.sort(Comparator.comparing(i -> attempts.get(i).attempt()));
                 Outcomes.Result result = Outcomes.result(
                         assessment.grading(), places.stream().map(outcomes::get).toList());
-                int place = places.get(result.counting() < 0 ? places.size() - 1 : result.counting());
+                int place = places.get(result.standing(places.size()));
                 Outcome one = outcomes.get(place);
                 standings.put(
                         student,
@@ -144,13 +146,13 @@ public record Change(List<MarkMove> marks, Effect students, Figures before, Figu
 
         Map<String, Outcome> students() {
             Map<String, Outcome> students = new LinkedHashMap<>();
-            standings().forEach((student, s) -> students.put(student, s.outcome()));
+            standings.forEach((student, s) -> students.put(student, s.outcome()));
             return students;
         }
 
         Figures figures() {
             return Figures.of(scores.build(
-                    standings().values().stream().mapToInt(Standing::place).toArray()));
+                    standings.values().stream().mapToInt(Standing::place).toArray()));
         }
     }
 }

@@ -434,7 +434,6 @@ public final class MathReader {
         Term plain = switch (inverse ? "a" + name : name) {
             case "log" -> new Term.Div(new Term.Fn("ln", argument), new Term.Fn("ln", Term.num(10)));
             case "exp" -> new Term.Pow(new Term.Sym("ℯ"), argument);
-            case "cbrt" -> new Term.Fn("cbrt", argument);
             case "cot" -> new Term.Div(new Term.Fn("cos", argument), new Term.Fn("sin", argument));
             case "sec" -> new Term.Div(Term.num(1), new Term.Fn("cos", argument));
             case "csc" -> new Term.Div(Term.num(1), new Term.Fn("sin", argument));

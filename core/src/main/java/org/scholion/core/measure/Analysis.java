@@ -2,6 +2,7 @@ package org.scholion.core.measure;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -28,6 +29,7 @@ public record Analysis(
         Paper paper = Paper.of(scores);
         List<ItemMeasures> items = ItemMeasures.of(scores, paper);
         List<ItemDifference> byItem = ItemDifference.of(scores, sections);
+        Map<String, Moments> totals = SectionMeasures.moments(scores, sections);
         int each = items.isEmpty() ? 0 : byItem.size() / items.size();
         List<List<Flag.Raised>> flags = new ArrayList<>();
         for (int j = 0; j < items.size(); j++) {
@@ -37,9 +39,9 @@ public record Analysis(
                 TestMeasures.of(paper),
                 items,
                 flags,
-                Standing.of(scores),
-                SectionMeasures.of(scores, sections),
-                SectionDifference.of(scores, sections),
+                Standing.of(scores, paper.groups().ranks()),
+                SectionMeasures.of(totals, scores.scale()),
+                SectionDifference.of(totals, scores.scale()),
                 byItem);
     }
 }

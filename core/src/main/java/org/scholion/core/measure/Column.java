@@ -59,13 +59,6 @@ public record Column(
         return keyed.contains(options.get(option));
     }
 
-    /** For each kind its one chosen option, -1 for none or several. */
-    int[] single() {
-        return kinds.stream()
-                .mapToInt(k -> k.chosen().size() == 1 ? k.chosen().get(0) : -1)
-                .toArray();
-    }
-
     @Override
     public boolean equals(@Nullable Object o) {
         return o instanceof Column c

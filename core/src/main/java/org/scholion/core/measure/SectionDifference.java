@@ -18,7 +18,10 @@ public record SectionDifference(String first, String second, Figure difference, 
 
     /** The first section against each other one. */
     public static List<SectionDifference> of(Scores scores, List<@Nullable String> sections) {
-        Map<String, Moments> moments = SectionMeasures.moments(scores, sections);
+        return of(SectionMeasures.moments(scores, sections), scores.scale());
+    }
+
+    static List<SectionDifference> of(Map<String, Moments> moments, double scale) {
         List<String> names = List.copyOf(moments.keySet());
         List<SectionDifference> all = new ArrayList<>();
         for (int i = 1; i < names.size(); i++) {
@@ -27,7 +30,7 @@ public record SectionDifference(String first, String second, Figure difference, 
                     java.util.Objects.requireNonNull(moments.get(names.get(0))),
                     names.get(i),
                     java.util.Objects.requireNonNull(moments.get(names.get(i))),
-                    scores.scale()));
+                    scale));
         }
         return all;
     }

@@ -15,8 +15,12 @@ public record SectionMeasures(String section, int n, Figure mean, Figure sd) {
      * @param sections the section of each attempt; null for none
      */
     public static List<SectionMeasures> of(Scores scores, List<@Nullable String> sections) {
+        return of(moments(scores, sections), scores.scale());
+    }
+
+    static List<SectionMeasures> of(Map<String, Moments> moments, double scale) {
         List<SectionMeasures> all = new ArrayList<>();
-        moments(scores, sections).forEach((name, totals) -> all.add(of(name, totals, scores.scale())));
+        moments.forEach((name, totals) -> all.add(of(name, totals, scale)));
         return all;
     }
 

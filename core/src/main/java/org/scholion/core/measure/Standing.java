@@ -15,7 +15,10 @@ public record Standing(double total, int solved, double percentile) {
 
     /** One for each attempt, in the same order. */
     public static List<Standing> of(Scores scores) {
-        Ranks ranks = new Ranks(scores.totals());
+        return of(scores, new Ranks(scores.totals()));
+    }
+
+    static List<Standing> of(Scores scores, Ranks ranks) {
         double[] percentiles = percentiles(ranks);
         int[] solved = scores.solved();
         List<Standing> all = new ArrayList<>(solved.length);

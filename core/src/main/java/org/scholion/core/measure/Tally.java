@@ -13,12 +13,15 @@ final class Tally {
     /** How many of each class chose each option. */
     final double[][] chosen;
 
+    private final Moments moments;
+
     private Tally(Column column, double[] values, int[] counts, double[] sums, double[][] chosen) {
         this.column = column;
         this.values = values;
         this.counts = counts;
         this.sums = sums;
         this.chosen = chosen;
+        this.moments = Moments.of(values, counts);
     }
 
     static Tally of(Scores scores, int j, Ranks ranks) {
@@ -73,7 +76,7 @@ final class Tally {
     }
 
     Moments moments() {
-        return Moments.of(values, counts);
+        return moments;
     }
 
     /** Σ (x - mean x)(T - mean T). */

@@ -6,17 +6,17 @@ final class MathsWords {
 
     static String formula(Reason r) {
         return switch (r.code()) {
-            case FORMULA_SAME -> "equal to " + quoted(r.word("entry"));
+            case FORMULA_SAME -> "equal to " + Words.quoted(r.word("entry"));
             case FORMULA_FORM ->
-                "equal to " + quoted(r.word("entry")) + ", but " + r.word("form") + ": "
+                "equal to " + Words.quoted(r.word("entry")) + ", but " + r.word("form") + ": "
                         + (r.amount("times").isZero() ? "no points" : r.word("times") + " of the credit");
             case FORMULA_DIFFERENT ->
-                "not equal to " + quoted(r.word("entry")) + (r.has("at") ? ": " + example(r) : "");
+                "not equal to " + Words.quoted(r.word("entry")) + (r.has("at") ? ": " + example(r) : "");
             case FORMULA_UNREADABLE ->
                 "cannot be read as mathematics" + (r.has("why") ? " (" + r.word("why") + ")" : "")
                         + "; a person decides";
             default ->
-                "could not be decided against " + quoted(r.word("entry")) + " (" + r.word("why")
+                "could not be decided against " + Words.quoted(r.word("entry")) + " (" + r.word("why")
                         + "); a person decides";
         };
     }
@@ -41,8 +41,9 @@ final class MathsWords {
         }
         String lines = r.word("right") + " of " + r.word("lines") + " lines right"
                 + (r.has("wrong") ? "; line " + r.word("wrong") + " is the first that goes wrong" + why(r) : "");
-        return lines + "; " + (r.has("reached") ? "ends in " + quoted(r.word("reached")) : "does not reach the end")
-                + ": " + sum(r);
+        return lines + "; "
+                + (r.has("reached") ? "ends in " + Words.quoted(r.word("reached")) : "does not reach the end") + ": "
+                + sum(r);
     }
 
     private static String why(Reason r) {
@@ -52,9 +53,5 @@ final class MathsWords {
     private static String sum(Reason r) {
         return (r.has("reached") ? r.word("result") : "0") + " + " + r.word("steps") + " × " + r.word("right") + "/"
                 + r.word("lines");
-    }
-
-    private static String quoted(String text) {
-        return "“" + text + "”";
     }
 }

@@ -243,7 +243,7 @@ public final class Words {
         return r.has("note") && !r.word("note").isBlank() ? ": " + r.word("note") : "";
     }
 
-    private static String quoted(String text) {
+    static String quoted(String text) {
         return "“" + text + "”";
     }
 

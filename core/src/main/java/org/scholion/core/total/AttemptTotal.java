@@ -23,9 +23,4 @@ public record AttemptTotal(
     public AttemptTotal {
         counted = Collections.unmodifiableList(new ArrayList<>(counted));
     }
-
-    /** The same total for whoever keeps very many of them. */
-    public AttemptTotal withoutCounted() {
-        return new AttemptTotal(List.of(), score, possible, percent, provisional);
-    }
 }

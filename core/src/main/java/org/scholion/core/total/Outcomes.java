@@ -40,7 +40,13 @@ public final class Outcomes {
             @Nullable Fraction percent,
             Grading.@Nullable Band band,
             @Nullable Boolean passed,
-            boolean provisional) {}
+            boolean provisional) {
+
+        /** The place of the attempt that stands for the student, of so many: the one that counts, else the last. */
+        public int standing(int attempts) {
+            return counting < 0 ? attempts - 1 : counting;
+        }
+    }
 
     /**
      * What a student's attempts, in order of time, come to together.

@@ -70,8 +70,6 @@ final class RowScorer {
         int[] kinds = new int[items.length];
         @Nullable Fraction[] counted = new Fraction[items.length];
         boolean[] waits = new boolean[items.length];
-        @Nullable
-        Evidence[] evidence = standards ? new Evidence[key.alignments.codes().size()] : NO_EVIDENCE;
         int undecided = 0;
         for (int i = 0; i < items.length; i++) {
             Scored answer = answers[i] == null ? items[i].blank : answers[i];
@@ -88,8 +86,7 @@ final class RowScorer {
         if (table) {
             write(head, answers, counted, part.scores);
         }
-        part.rows.add(new Row(
-                line, head, total.withoutCounted(), kinds, undecided, standards ? gathering.take() : NO_EVIDENCE));
+        part.rows.add(new Row(line, head, total, kinds, undecided, standards ? gathering.take() : NO_EVIDENCE));
     }
 
     private void excuse(int line, Head head, @Nullable Scored[] answers, Chunk.Part part) {

@@ -45,7 +45,11 @@ final class Sitting {
         }
         own.add(attempts.size());
         attempts.add(new Kept(
-                row.head().student(), row.head().attempt(), row.head().section(), kept(row.total()), row.evidence()));
+                row.head().student(),
+                row.head().attempt(),
+                row.head().section(),
+                kept(row.total()),
+                kept(row.evidence())));
         return true;
     }
 
@@ -83,7 +87,7 @@ final class Sitting {
     record Result(String student, List<Integer> own, Outcomes.Result result) {
         /** The place of the attempt that stands for the student: the one that counts, with the mean the last. */
         int standing() {
-            return own.get(result.counting() < 0 ? own.size() - 1 : result.counting());
+            return own.get(result.standing(own.size()));
         }
 
         boolean counts(int place) {
