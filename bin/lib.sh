@@ -49,9 +49,10 @@ need_browser() {
   [ -x /usr/bin/chromium ] && [ -x /usr/bin/chromedriver ] || need "Chromium for the tests" chromium chromium-driver
 }
 
-# A sum over everything that goes into the build.
+# A sum over everything that goes into the build of these rooms, or of the application.
 sources_sum() {
-  (cd "$root" && find pom.xml core formats sheets server web -type f \
+  local rooms=("$@"); [ $# -gt 0 ] || rooms=(core formats sheets server web)
+  (cd "$root" && find pom.xml "${rooms[@]}" -type f \
     \( -path '*/src/*' -o -name pom.xml -o -name 'package*.json' -o -name openapi.json -o -path 'web/*.ts' -o -path 'web/*.mjs' -o -name index.html \) \
     ! -path '*/node_modules/*' ! -path '*/target/*' ! -path '*/src/test/*' ! -name schema.ts -print0 | sort -z | xargs -0 sha256sum | sha256sum)
 }

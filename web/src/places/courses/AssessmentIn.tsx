@@ -1,6 +1,7 @@
 import { useMutation } from "@tanstack/react-query";
 import { useNavigate } from "react-router";
 import { type Schemas, sendFile } from "../../api/client";
+import { FileField } from "../../parts/FileField";
 import { MarginPart } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
@@ -14,16 +15,7 @@ export function AssessmentIn({ course }: { course: string }) {
   });
   return (
     <MarginPart title={t("An assessment from a file")}>
-      <input
-        type="file"
-        accept=".json"
-        aria-label={t("An assessment file")}
-        className="w-full text-small file:mr-3 file:rounded-corner file:border file:border-solid file:border-ink file:bg-sheet file:px-3 file:py-1 file:font-semibold"
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          file && take.mutate(file);
-        }}
-      />
+      <FileField accept=".json" label={t("An assessment file")} onFile={(f) => take.mutate(f)} />
       <p className="mt-1 text-small text-soft">
         {t("The file that a key can be saved as. It becomes a new assessment of this course.")}
       </p>

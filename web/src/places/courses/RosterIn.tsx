@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { type Schemas, sendFile } from "../../api/client";
 import { Button } from "../../parts/Button";
+import { FileField } from "../../parts/FileField";
 import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
@@ -23,23 +24,15 @@ export function RosterIn({ course }: { course: string }) {
       void client.invalidateQueries({ queryKey: ["course", course] });
     },
   });
-  const choose = (f: File | undefined) => {
-    if (f) {
-      setFile(f);
-      take.reset();
-      preview.mutate(f);
-    }
+  const choose = (f: File) => {
+    setFile(f);
+    take.reset();
+    preview.mutate(f);
   };
   const effect = preview.data;
   return (
     <MarginPart title={t("A roster from a file")}>
-      <input
-        type="file"
-        accept=".csv,.txt,.tsv"
-        aria-label={t("A roster as CSV")}
-        className="w-full text-small file:mr-3 file:rounded-corner file:border file:border-solid file:border-ink file:bg-sheet file:px-3 file:py-1 file:font-semibold"
-        onChange={(e) => choose(e.target.files?.[0])}
-      />
+      <FileField accept=".csv,.txt,.tsv" label={t("A roster as CSV")} onFile={choose} />
       <p className="mt-1 text-small text-soft">
         {t("Number, first name, surname, section; e-mail if you have it. Any order.")}
       </p>

@@ -1,8 +1,6 @@
 import type { Schemas } from "../../api/client";
 import { t } from "../../text";
-import { CorrectionAnswer, OrderAnswer, PairsAnswer, WorkingAnswer } from "./AnswerKinds";
-
-const BOX = "w-full rounded-corner border border-ink bg-sheet px-3 py-2.5 font-script text-[1.125rem]";
+import { BOX, CorrectionAnswer, OrderAnswer, PairsAnswer, WorkingAnswer } from "./AnswerKinds";
 
 /** Where the answer to one question is given, by its kind. */
 export function AnswerField({

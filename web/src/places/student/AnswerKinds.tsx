@@ -2,7 +2,7 @@ import type { Schemas } from "../../api/client";
 import { t } from "../../text";
 
 type Item = Schemas["PaperItem"];
-const BOX = "w-full rounded-corner border border-ink bg-sheet px-3 py-2.5 font-script text-[1.125rem]";
+export const BOX = "w-full rounded-corner border border-ink bg-sheet px-3 py-2.5 font-script text-[1.125rem]";
 const STEP = "min-h-11 min-w-11 rounded-corner border border-rule-strong px-2";
 
 /** Several lines of mathematics, one below the other; the line to start from stands above. */

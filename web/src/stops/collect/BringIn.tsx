@@ -3,6 +3,7 @@ import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { type Schemas, sendFile } from "../../api/client";
 import { Button, TextButton } from "../../parts/Button";
+import { FileField } from "../../parts/FileField";
 import { MarginPart, Note, Sheet } from "../../parts/Sheet";
 import { Empty, Trouble } from "../../parts/States";
 import { t } from "../../text";
@@ -42,12 +43,10 @@ export function BringIn() {
       margin={
         <>
           <MarginPart title={t("The file")}>
-            <input
-              type="file"
+            <FileField
               accept=".csv,.tsv,.txt"
-              aria-label={t("A file with a row a student and a column a question")}
-              className="w-full text-small file:mr-3 file:rounded-corner file:border file:border-solid file:border-ink file:bg-sheet file:px-3 file:py-1 file:font-semibold"
-              onChange={(e) => e.target.files?.[0] && look(e.target.files[0], [])}
+              label={t("A file with a row a student and a column a question")}
+              onFile={(f) => look(f, [])}
             />
           </MarginPart>
           <Trouble error={preview.error ?? take.error} />

@@ -16,8 +16,9 @@ final class Factors {
         List<Term> factors = new ArrayList<>();
         gather(term, factors);
         for (Term factor : factors) {
-            Polynomial p = normal.of(factor).num();
-            if (!normal.of(factor).den().isConstant()) {
+            Rational value = normal.of(factor);
+            Polynomial p = value.num();
+            if (!value.den().isConstant()) {
                 throw new Undecided("a factor is a quotient");
             }
             if (p.isConstant() || p.terms().size() == 1) {

@@ -423,14 +423,9 @@ public final class MathReader {
     }
 
     private static Term apply(String name, Term argument, @org.jspecify.annotations.Nullable Term exponent) {
-        boolean inverse = exponent != null
-                && exponent.equals(new Term.Num(Fraction.of(-1)))
-                && List.of("sin", "cos", "tan").contains(name);
-        if (exponent instanceof Term.Neg neg
-                && neg.inner().equals(Term.num(1))
-                && List.of("sin", "cos", "tan").contains(name)) {
-            inverse = true;
-        }
+        // sin^-1 is the inverse function, whether the sign is raised (⁻¹) or stands before the 1.
+        boolean minusOne = Term.num(-1).equals(exponent) || new Term.Neg(Term.num(1)).equals(exponent);
+        boolean inverse = minusOne && List.of("sin", "cos", "tan").contains(name);
         Term plain = switch (inverse ? "a" + name : name) {
             case "log" -> new Term.Div(new Term.Fn("ln", argument), new Term.Fn("ln", Term.num(10)));
             case "exp" -> new Term.Pow(new Term.Sym("ℯ"), argument);

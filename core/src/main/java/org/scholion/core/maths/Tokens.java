@@ -233,7 +233,7 @@ final class Tokens {
         char c = charAt(at);
         at++;
         if (c == '{' || c == '}' || c == '%' || c == '|') {
-            sign(c == '{' ? "{" : c == '}' ? "}" : String.valueOf(c));
+            sign(String.valueOf(c));
         } else {
             spaced = true;
         }

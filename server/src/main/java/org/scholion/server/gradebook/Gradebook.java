@@ -154,7 +154,7 @@ class Gradebook {
                 attempt.name(),
                 attempt.way().name(),
                 standing,
-                Words.english(standings.because(attempt)),
+                Words.english(Standings.because(edition, current, standing)),
                 attempt.edition(),
                 edition.number(),
                 items);

@@ -101,15 +101,17 @@ public class Standings {
         return ordered;
     }
 
-    /** Why an attempt's total is what it is: adjustments, best-of, weights, curve. */
-    @Transactional(readOnly = true)
-    public Reason because(Attempt attempt) {
-        Edition edition = editions.require(attempt.assessment());
-        Map<UUID, Map<String, Mark>> marks = plain(ledger.current(attempt.assessment()));
-        Outcome outcome = Objects.requireNonNull(outcomes(edition, attempts.in(attempt.assessment(), null), marks)
-                .get(attempt.id()));
+    /** Why an attempt's total is what it is: adjustments, best-of, weights, curve. The percent is the one that stands. */
+    public static Reason because(Edition edition, Map<String, LedgerMark> current, Standing standing) {
+        Map<String, Mark> own = new HashMap<>();
+        current.forEach((item, m) -> own.put(item, m.mark()));
+        List<Mark> marks = inOrder(edition, own);
+        Fraction percent = standing.percent() == null ? null : Fraction.exactly(standing.percent());
         return new TotalReason(edition.assessment())
-                .of(inOrder(edition, marks.getOrDefault(attempt.id(), Map.of())), Fraction.ZERO, outcome);
+                .of(
+                        marks,
+                        Fraction.ZERO,
+                        new Outcome(edition.totals().of(marks, Fraction.ZERO), percent, percent, null, null));
     }
 
     /** One mark for each item of the edition; an item that was added later has none yet and is blank. */
