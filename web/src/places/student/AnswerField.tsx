@@ -1,6 +1,9 @@
 import type { Schemas } from "../../api/client";
+import { MathsField } from "../../parts/MathsField";
 import { t } from "../../text";
 import { BOX, CorrectionAnswer, OrderAnswer, PairsAnswer, WorkingAnswer } from "./AnswerKinds";
+import { BlanksAnswer } from "./BlanksAnswer";
+import { SpotAnswer } from "./SpotAnswer";
 
 /** Where the answer to one question is given, by its kind. */
 export function AnswerField({
@@ -28,8 +31,18 @@ export function AnswerField({
     case "order":
       return <OrderAnswer item={item} ids={Array.isArray(answer) ? answer : []} onIds={onAnswer} />;
     case "blanks":
-      return <Blanks item={item} said={parts(answer)} onSaid={onAnswer} />;
+      return <BlanksAnswer item={item} said={parts(answer)} onSaid={onAnswer} />;
+    case "spot":
+      return <SpotAnswer item={item} points={Array.isArray(answer) ? answer : []} onPoints={onAnswer} />;
     case "formula":
+      return (
+        <MathsField
+          label={t("Your answer")}
+          value={typeof answer === "string" ? answer : ""}
+          placeholder={t("as you write it: 2x(x+3), x², √2, 3/4")}
+          onChange={onAnswer}
+        />
+      );
     case "text":
     case "number":
       return (
@@ -44,9 +57,6 @@ export function AnswerField({
             className={BOX}
             onChange={(e) => onAnswer(e.target.value)}
           />
-          {item.kind === "formula" && (
-            <p className="mt-1 text-small text-soft">{t("As you write it: 2x(x+3), x², √2, 3/4.")}</p>
-          )}
           {item.kind === "number" && (
             <p className="mt-1 text-small text-soft">
               {item.withUnit ? t("A number, with its unit.") : t("A number.")}
@@ -63,34 +73,6 @@ function parts(answer: unknown): Record<string, unknown> {
   return answer !== null && typeof answer === "object" && !Array.isArray(answer)
     ? (answer as Record<string, unknown>)
     : {};
-}
-
-/** Each blank with the field of its kind. */
-function Blanks({
-  item,
-  said,
-  onSaid,
-}: {
-  item: Schemas["PaperItem"];
-  said: Record<string, unknown>;
-  onSaid: (said: Record<string, unknown>) => void;
-}) {
-  return (
-    <>
-      {item.parts.map((part, i) => (
-        <fieldset key={part.id} className="mb-4">
-          <legend className="mb-1 text-small text-soft">
-            {part.prompt || t("Blank {{n}}", { n: i + 1 })}
-          </legend>
-          <AnswerField
-            item={part}
-            answer={said[part.id]}
-            onAnswer={(answer) => onSaid({ ...said, [part.id]: answer })}
-          />
-        </fieldset>
-      ))}
-    </>
-  );
 }
 
 function Choices({

@@ -2,7 +2,7 @@ import type { Schemas } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
-import { isSaid } from "./Sitting";
+import { isSaid } from "./said";
 import type { Said } from "./useAutosave";
 
 /** A last look: what has no answer, what one wanted to come back to; then handing in. */

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { api, ok, type Schemas } from "../../api/client";
 import { Button } from "../../parts/Button";
@@ -8,7 +8,10 @@ import { Loaded, Trouble } from "../../parts/States";
 import { t } from "../../text";
 import { pointsInWords, stretch } from "../../text/figures";
 import { AnswerField } from "./AnswerField";
+import { Asked, Hint, Passage } from "./Asked";
 import { CheckAndHandIn } from "./CheckAndHandIn";
+import { type Page, pagesOf } from "./pages";
+import { isSaid } from "./said";
 import { type Said, useAutosave } from "./useAutosave";
 
 type Paper = Schemas["Paper"];
@@ -57,18 +60,18 @@ function Taking({ paper }: { paper: Paper }) {
     }
     return { ...all, ...saver.kept };
   });
-  const at = Math.min(paper.items.length, Math.max(0, Number(params.get("page") ?? 1) - 1));
+  const pages = useMemo(() => pagesOf(paper.items), [paper.items]);
+  const at = Math.min(pages.length, Math.max(0, Number(params.get("page") ?? 1) - 1));
   const go = (to: number) => {
-    setParams({ page: String(Math.max(0, Math.min(paper.items.length, to)) + 1) });
+    setParams({ page: String(Math.max(0, Math.min(pages.length, to)) + 1) });
     window.scrollTo(0, 0);
   };
-  const item = paper.items[at];
+  const page = pages[at];
+  const item = page?.item;
   const current = item && (said[item.id] as Said);
-  const say = (next: Said) => {
-    if (item) {
-      setSaid({ ...said, [item.id]: next });
-      saver.say(item.id, next);
-    }
+  const say = (id: string, next: Said) => {
+    setSaid((before) => ({ ...before, [id]: next }));
+    saver.say(id, next);
   };
   const handIn = useMutation({
     mutationFn: async () => {
@@ -96,7 +99,7 @@ function Taking({ paper }: { paper: Paper }) {
           <h1 className="truncate font-script text-words font-semibold">{paper.title}</h1>
           <TimeLeft deadline={paper.deadline} />
         </div>
-        <Progress paper={paper} said={said} at={at} onGo={go} />
+        <Progress pages={pages} said={said} at={at} onGo={go} />
       </header>
       <main id="page" className="flex-1 px-4 py-5">
         {item && current ? (
@@ -110,19 +113,36 @@ function Taking({ paper }: { paper: Paper }) {
                 : t("Reading passage")}
               {item.number > 0 && ` · ${pointsInWords(item.points)}`}
             </p>
-            <h2 className="my-3 font-script text-[1.25rem] leading-snug whitespace-pre-wrap">
-              {item.prompt}
-            </h2>
+            {page.stem && <Passage item={page.stem} />}
+            <Asked item={item} />
             <AnswerField
               item={item}
               answer={current.answer}
-              onAnswer={(answer) => say({ ...current, answer })}
+              onAnswer={(answer) => say(item.id, { ...current, answer })}
             />
+            <Hint hint={item.hint} />
+            {page.reasons.map((reason) => (
+              <section
+                key={reason.id}
+                className="mt-6"
+                aria-label={t("Question {{n}}", { n: reason.number })}
+              >
+                <p className="text-small text-soft">
+                  {t("Question {{n}}", { n: reason.number })} · {pointsInWords(reason.points)}
+                </p>
+                <Asked item={reason} />
+                <AnswerField
+                  item={reason}
+                  answer={said[reason.id]?.answer ?? null}
+                  onAnswer={(answer) => say(reason.id, { flagged: false, ...said[reason.id], answer })}
+                />
+              </section>
+            ))}
             {item.number > 0 && (
               <button
                 type="button"
                 aria-pressed={current.flagged}
-                onClick={() => say({ ...current, flagged: !current.flagged })}
+                onClick={() => say(item.id, { ...current, flagged: !current.flagged })}
                 className={`mt-5 min-h-11 rounded-corner px-2 ${current.flagged ? "bg-waiting-wash font-semibold text-waiting" : "text-soft"}`}
               >
                 <span aria-hidden="true">⚐ </span>
@@ -147,9 +167,9 @@ function Taking({ paper }: { paper: Paper }) {
           <Button className="min-h-11 justify-center" disabled={at === 0} onClick={() => go(at - 1)}>
             {t("Earlier")}
           </Button>
-          {at < paper.items.length && (
+          {at < pages.length && (
             <Button look="strong" className="min-h-11 justify-center" onClick={() => go(at + 1)}>
-              {at === paper.items.length - 1 ? t("Check and hand in") : t("Next")}
+              {at === pages.length - 1 ? t("Check and hand in") : t("Next")}
             </Button>
           )}
         </div>
@@ -201,19 +221,19 @@ function TimeLeft({ deadline }: { deadline: string }) {
 }
 
 function Progress({
-  paper,
+  pages,
   said,
   at,
   onGo,
 }: {
-  paper: Paper;
+  pages: Page[];
   said: Record<string, Said>;
   at: number;
   onGo: (to: number) => void;
 }) {
   return (
     <nav aria-label={t("Questions")} className="mt-2 flex flex-wrap gap-1">
-      {paper.items.map((item, i) => {
+      {pages.map(({ item }, i) => {
         const one = said[item.id];
         const done = isSaid(one?.answer);
         const look = one?.flagged
@@ -234,12 +254,4 @@ function Progress({
       })}
     </nav>
   );
-}
-
-/** Whether something is said: a text that is not only white space, or at least one choice. */
-export function isSaid(answer: unknown): boolean {
-  if (answer !== null && typeof answer === "object") {
-    return Object.values(answer).some(isSaid);
-  }
-  return typeof answer === "string" && answer.trim() !== "";
 }

@@ -1,20 +1,23 @@
 import { TextButton } from "../../parts/Button";
 import { t } from "../../text";
-import type { Item } from "./definition";
+import { type Item, put } from "./definition";
 import type { KeyProps } from "./ItemEditor";
+import { Share } from "./kinds/Share";
 
 const RULES: [string, string][] = [
   ["exact", "all or nothing"],
   ["each", "every option counts, chosen or left"],
   ["net", "right ones add, wrong ones take away"],
   ["hits", "right ones add, too many earn nothing"],
+  ["weights", "each option has its own credit"],
 ];
 
 /** Options with what is keyed; one or several may be chosen. */
-export function ChoiceKey({ item, onChange }: KeyProps) {
+export function ChoiceKey({ item, onChange, single = false }: KeyProps & { single?: boolean }) {
   const options = item.options ?? [];
   const key = item.key ?? [];
   const several = (item.max ?? 1) > 1;
+  const last = item.last ?? [];
   const setText = (id: string, text: string) =>
     onChange({ ...item, options: options.map((o) => (o.id === id ? { ...o, text } : o)) });
   const toggle = (id: string) =>
@@ -24,7 +27,11 @@ export function ChoiceKey({ item, onChange }: KeyProps) {
     });
   const remove = (id: string) =>
     onChange({
-      ...item,
+      ...put(
+        item,
+        "last",
+        last.filter((l) => l !== id),
+      ),
       options: options.filter((o) => o.id !== id),
       key: key.filter((k) => k !== id),
     });
@@ -49,7 +56,7 @@ export function ChoiceKey({ item, onChange }: KeyProps) {
               onChange={(e) => setText(o.id, e.target.value)}
               className="min-w-0 flex-1 bg-sheet py-1 font-script text-words"
             />
-            {!several && !key.includes(o.id) && (
+            {((!several && !key.includes(o.id)) || item.rule === "weights") && (
               <label className="flex items-center gap-2 text-small text-soft">
                 {t("credit")}
                 <input
@@ -61,6 +68,22 @@ export function ChoiceKey({ item, onChange }: KeyProps) {
                 />
               </label>
             )}
+            <button
+              type="button"
+              aria-pressed={last.includes(o.id)}
+              aria-label={t("option {{letter}} stays last when options are shuffled", {
+                letter: String.fromCharCode(65 + i),
+              })}
+              title={t("stays last when options are shuffled")}
+              className={`text-small ${last.includes(o.id) ? "font-semibold text-ink" : "text-soft"}`}
+              onClick={() =>
+                onChange(
+                  put(item, "last", last.includes(o.id) ? last.filter((l) => l !== o.id) : [...last, o.id]),
+                )
+              }
+            >
+              {t("last")}
+            </button>
             {options.length > 2 && (
               <TextButton className="text-small text-soft" onClick={() => remove(o.id)}>
                 {t("out")}
@@ -75,31 +98,40 @@ export function ChoiceKey({ item, onChange }: KeyProps) {
         >
           {t("another option")}
         </TextButton>
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            checked={several}
-            onChange={(e) =>
-              onChange({
-                ...item,
-                max: e.target.checked ? options.length : 1,
-                rule: e.target.checked ? "net" : "exact",
-                key: e.target.checked ? key : key.slice(0, 1),
-              })
-            }
-          />
-          {t("several may be chosen")}
-        </label>
-        <label className="flex items-center gap-2">
-          {t("a wrong answer costs")}
-          <input
-            aria-label={t("penalty, as a share of the points")}
-            value={item.penalty ?? ""}
-            placeholder="0"
-            onChange={(e) => onChange(withPenalty(item, e.target.value))}
-            className="w-14 rounded-corner border border-rule bg-sheet px-1 py-0.5 text-right"
-          />
-        </label>
+        {!single && (
+          <label className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              checked={several}
+              onChange={(e) =>
+                onChange({
+                  ...item,
+                  max: e.target.checked ? options.length : 1,
+                  rule: e.target.checked ? "net" : "exact",
+                  key: e.target.checked ? key : key.slice(0, 1),
+                })
+              }
+            />
+            {t("several may be chosen")}
+          </label>
+        )}
+        <Share
+          label={t("a wrong answer costs")}
+          value={item.penalty}
+          onChange={(p) => onChange(put(item, "penalty", p))}
+        />
+        {several && (
+          <label className="flex items-center gap-2 text-small text-soft">
+            {t("at most")}
+            <input
+              aria-label={t("how many may be chosen")}
+              inputMode="numeric"
+              value={item.max ?? ""}
+              onChange={(e) => onChange({ ...item, max: Number(e.target.value.replace(/\D/g, "")) || 2 })}
+              className="w-12 rounded-corner border border-rule bg-sheet px-1 py-0.5 text-right text-ink"
+            />
+          </label>
+        )}
         {several && (
           <label className="flex items-center gap-2">
             {t("counted")}
@@ -125,11 +157,6 @@ export function ChoiceKey({ item, onChange }: KeyProps) {
 function withCredit(item: Item, id: string, credit: string): Item {
   const { [id]: _, ...others } = item.credits ?? {};
   return { ...item, credits: credit ? { ...others, [id]: credit } : others };
-}
-
-function withPenalty(item: Item, penalty: string): Item {
-  const { penalty: _, ...rest } = item;
-  return penalty ? { ...rest, penalty } : rest;
 }
 
 function freeId(item: Item): string {

@@ -1,24 +1,59 @@
 import { TextButton } from "../../parts/Button";
-import { Area, Field } from "../../parts/Field";
-import { Note } from "../../parts/Sheet";
+import { FaultLine, Field } from "../../parts/Field";
+import { RichField } from "../../parts/rich/RichField";
 import { t } from "../../text";
+import { Beside } from "./Beside";
 import { ChoiceKey } from "./ChoiceKey";
-import { type FrameworkFile, hasEditor, type Item, kindName } from "./definition";
+import { type FrameworkFile, type Item, type Kind, kindName, put } from "./definition";
+import { BlanksKey } from "./kinds/BlanksKey";
+import { withBlanks } from "./kinds/blanks";
+import { CorrectionKey } from "./kinds/CorrectionKey";
+import { FormulaKey } from "./kinds/FormulaKey";
+import { OrderKey } from "./kinds/OrderKey";
+import { PairsKey } from "./kinds/PairsKey";
+import { SpotKey } from "./kinds/SpotKey";
+import { WorkingKey } from "./kinds/WorkingKey";
 import { NumberKey } from "./NumberKey";
 import { OpenKey } from "./OpenKey";
 import { StandardPicker } from "./StandardPicker";
 import { TextKey } from "./TextKey";
 
 export type KeyProps = { item: Item; onChange: (item: Item) => void };
+export type ItemFault = { path: string; message: string };
 
-/** The chosen item: prompt, key, points, standards. */
+const EDITORS: Partial<Record<Kind, (props: KeyProps) => React.ReactNode>> = {
+  choice: ChoiceKey,
+  text: TextKey,
+  number: NumberKey,
+  blanks: BlanksKey,
+  pairs: PairsKey,
+  order: OrderKey,
+  spot: SpotKey,
+  correction: CorrectionKey,
+  formula: FormulaKey,
+  working: WorkingKey,
+};
+
+/** The chosen item: prompt, key, points, standards, and what stands beside them. */
 export function ItemEditor({
   item,
+  items,
   number,
-  framework,
+  frameworks,
+  faults,
   onChange,
   onRemove,
-}: KeyProps & { number: number; framework: FrameworkFile | undefined; onRemove: () => void }) {
+  onBank,
+}: KeyProps & {
+  items: Item[];
+  number: number;
+  frameworks: FrameworkFile[];
+  faults: ItemFault[];
+  onRemove: () => void;
+  onBank?: (() => void) | undefined;
+}) {
+  const KeyOfKind = EDITORS[item.kind];
+  const fault = (field: string) => faults.find((f) => f.path === field)?.message;
   return (
     <div className="px-6 py-4">
       <div className="mb-3 flex flex-wrap items-baseline gap-4">
@@ -26,45 +61,47 @@ export function ItemEditor({
           {item.kind === "passage" ? t("Reading passage") : t("Question {{n}}", { n: number })} ·{" "}
           {t(kindName(item))}
         </h2>
-        <span className="ml-auto text-small">
+        <span className="ml-auto flex gap-4 text-small">
+          {onBank && <TextButton onClick={onBank}>{t("put it into the bank")}</TextButton>}
           <TextButton onClick={onRemove}>{t("take this item out")}</TextButton>
         </span>
       </div>
-      <Area
-        label={t("What is asked")}
-        value={item.prompt ?? ""}
-        rows={3}
-        autoFocus={!item.prompt}
-        onChange={(e) => onChange({ ...item, prompt: e.target.value })}
-        className="mb-4"
-      />
-      {item.kind === "choice" && <ChoiceKey item={item} onChange={onChange} />}
-      {item.kind === "text" && <TextKey item={item} onChange={onChange} />}
-      {item.kind === "number" && <NumberKey item={item} onChange={onChange} />}
-      {item.kind === "open" && <OpenKey item={item} onChange={onChange} framework={framework} />}
-      {!hasEditor(item) && (
-        <Note>
-          {t(
-            "The key of this kind comes from an assessment file and has no editor here yet. What is asked, its points and its standards can be changed; save the key as a file to change the rest.",
-          )}
-        </Note>
-      )}
+      <div className="mb-4">
+        <RichField
+          label={item.kind === "passage" ? t("The passage") : t("What is asked")}
+          value={{ text: item.prompt ?? "", html: item.body }}
+          autoFocus={!item.prompt}
+          onChange={({ text, html }) => {
+            const asked = item.kind === "blanks" ? withBlanks(item, text) : { ...item, prompt: text };
+            onChange(put(asked, "body", html));
+          }}
+        />
+        {faults
+          .filter((f) => f.path === "body" || f.path === "prompt")
+          .map((f) => (
+            <FaultLine key={f.message}>{f.message}</FaultLine>
+          ))}
+      </div>
+      {KeyOfKind && <KeyOfKind item={item} onChange={onChange} />}
+      {item.kind === "open" && <OpenKey item={item} onChange={onChange} frameworks={frameworks} />}
       {item.kind !== "passage" && (
         <div className="mt-5 flex flex-wrap items-start gap-6">
           <Field
             label={t("Points")}
             value={item.points ?? ""}
             inputMode="decimal"
-            className="w-20"
+            className="w-32"
+            fault={fault("points")}
             onChange={(e) => onChange({ ...item, points: e.target.value })}
           />
           <StandardPicker
-            framework={framework}
+            frameworks={frameworks}
             chosen={item.standards ?? []}
             onChange={(standards) => onChange({ ...item, standards })}
           />
         </div>
       )}
+      <Beside item={item} items={items} onChange={onChange} />
     </div>
   );
 }

@@ -1,21 +1,31 @@
 import type { Schemas } from "../../api/client";
+import { VirtualRows } from "../../parts/VirtualRows";
 import { t } from "../../text";
 import { points } from "../../text/figures";
 import { type Item, keyInShort, kindName } from "./definition";
 
-/** The items as rows: number, answer and kind, standard, points. */
+const ROW = 46;
+
+/** The items as rows: number, answer and kind, standard, points. Only the rows near the screen are in the page. */
 export function ItemRows({
   items,
   chosen,
   faults,
+  broken,
   onChoose,
 }: {
   items: Item[];
   chosen: string | undefined;
   faults: Schemas["Fault"][];
+  /** The items of which an example no longer gets what it is to get. */
+  broken: string[];
   onChoose: (id: string) => void;
 }) {
   const numbers = new Map(items.filter((i) => i.kind !== "passage").map((item, i) => [item.id, i + 1]));
+  const faulty = new Set(
+    faults.map((f) => /^items\[(\d+)]/.exec(f.path)?.[1]).filter((n) => n !== undefined),
+  );
+  const places = new Map(items.map((item, i) => [item.id, String(i)]));
   return (
     <table className="w-full table-fixed">
       <thead>
@@ -34,12 +44,11 @@ export function ItemRows({
           </th>
         </tr>
       </thead>
-      <tbody>
-        {items.map((item, i) => {
-          const faulty = faults.some((f) => f.path.startsWith(`items[${i}]`));
+      <VirtualRows rows={items} height={ROW} columns={4}>
+        {(item) => {
           const here = item.id === chosen;
           return (
-            <tr key={item.id} className={`border-b border-rule ${here ? "bg-by-rule-wash" : ""}`}>
+            <tr key={item.id} className={`h-[46px] border-b border-rule ${here ? "bg-by-rule-wash" : ""}`}>
               <td
                 className={`border-l-3 py-1.5 pl-3 font-semibold ${here ? "border-by-rule" : "border-transparent"}`}
               >
@@ -57,9 +66,14 @@ export function ItemRows({
                   >
                     {keyInShort(item) || <span className="text-waiting">{t("no key yet")}</span>}
                   </span>
-                  <span className="text-small text-soft">
+                  <span className="block truncate text-small text-soft">
                     {t(kindName(item))}
-                    {faulty && <span className="font-semibold text-waiting"> · {t("unfinished")}</span>}
+                    {faulty.has(places.get(item.id) ?? "") && (
+                      <span className="font-semibold text-waiting"> · {t("unfinished")}</span>
+                    )}
+                    {broken.includes(item.id) && (
+                      <span className="font-semibold text-waiting"> · {t("an example differs")}</span>
+                    )}
                   </span>
                 </button>
               </td>
@@ -67,16 +81,18 @@ export function ItemRows({
               <td className="pr-3 text-right">{item.points ? points(item.points) : ""}</td>
             </tr>
           );
-        })}
-      </tbody>
+        }}
+      </VirtualRows>
     </table>
   );
 }
 
-function codes(item: Item): string {
+/** The codes of an item, its criteria and its blanks, each once. */
+export function codes(item: Item): string {
   const all = [
     ...(item.standards ?? []),
     ...(item.rubric?.criteria ?? []).flatMap((c) => c.standards ?? []),
+    ...(item.parts ?? []).flatMap((p) => p.standards ?? []),
   ].map((s) => s.code);
   return [...new Set(all)].join(" ");
 }

@@ -1,19 +1,25 @@
 import { useQuery } from "@tanstack/react-query";
 import { useSearchParams } from "react-router";
 import { api, ok, type Schemas } from "../../api/client";
-import { Button } from "../../parts/Button";
-import { useKeys } from "../../parts/Keys";
-import { Sheet } from "../../parts/Sheet";
-import { Empty, Loaded } from "../../parts/States";
+import { Loaded } from "../../parts/States";
 import { t } from "../../text";
 import { useWhere } from "../Assessment";
-import { type FrameworkFile, type Item, KIND_NAMES, newItem } from "./definition";
-import { ItemEditor } from "./ItemEditor";
-import { ItemRows } from "./ItemRows";
-import { KeyMargin } from "./KeyMargin";
+import { Items } from "./Items";
+import { Letters } from "./letters/Letters";
+import { Paper } from "./paper/Paper";
+import { Sets } from "./sets/Sets";
 import { useDraft } from "./useDraft";
 
-/** The key: items as rows, the chosen one beside them; in the margin how it scores and what a tried answer gets. */
+export type KeyPage = { assessment: string; view: Schemas["KeyView"]; draft: ReturnType<typeof useDraft> };
+
+/** The views of one key: item by item, as a grid of letters, as a paper, and tried with whole sets of answers. */
+const VIEWS: [string, string, (page: KeyPage) => React.ReactNode][] = [
+  ["items", "Items", Items],
+  ["letters", "Letter key", Letters],
+  ["paper", "Paper", Paper],
+  ["sets", "Answer sets", Sets],
+];
+
 export function Key() {
   const { assessment } = useWhere();
   const query = useQuery({
@@ -34,94 +40,31 @@ export function Key() {
 function KeyEditor({ assessment, view }: { assessment: string; view: Schemas["KeyView"] }) {
   const draft = useDraft(assessment, view);
   const [params, setParams] = useSearchParams();
-  const items = draft.definition.items;
-  const chosen = items.find((i) => i.id === params.get("item")) ?? items[0];
-  const choose = (id: string | undefined) => {
-    const next = new URLSearchParams(params);
-    id ? next.set("item", id) : next.delete("item");
-    setParams(next, { replace: true });
-  };
-  const add = (kind: Item["kind"]) => {
-    const item = newItem(kind, items);
-    draft.change((d) => ({ ...d, items: [...d.items, item] }));
-    choose(item.id);
-  };
-  const replace = (item: Item) =>
-    draft.change((d) => ({ ...d, items: d.items.map((i) => (i.id === item.id ? item : i)) }));
-  const remove = (item: Item) => {
-    const at = items.indexOf(item);
-    draft.change((d) => ({ ...d, items: d.items.filter((i) => i.id !== item.id) }));
-    choose(items[at + 1]?.id ?? items[at - 1]?.id);
-  };
-  const move = (by: number) =>
-    choose(items[items.findIndex((i) => i.id === chosen?.id) + by]?.id ?? chosen?.id);
-  useKeys([
-    ["j", t("next item"), () => move(1)],
-    ["k", t("previous item"), () => move(-1)],
-    ["ArrowDown", "", () => move(1)],
-    ["ArrowUp", "", () => move(-1)],
-    ["u", t("undo"), draft.undo],
-    ["c", t("new item: choice"), () => add("choice")],
-    ["t", t("new item: short text"), () => add("text")],
-    ["n", t("new item: number"), () => add("number")],
-    ["o", t("new item: open"), () => add("open")],
-  ]);
-  const framework = (view.framework as FrameworkFile | null) ?? undefined;
+  const chosen = params.get("view") ?? "items";
+  const Shown = VIEWS.find(([id]) => id === chosen)?.[2] ?? Items;
   return (
-    <Sheet
-      margin={
-        <KeyMargin
-          key={chosen?.id}
-          assessment={assessment}
-          draft={draft}
-          item={chosen}
-          edition={view.edition}
-        />
-      }
-    >
-      <div className="flex min-h-full flex-col lg:flex-row">
-        <div className="shrink-0 border-rule lg:w-[322px] lg:border-r">
-          <ItemRows items={items} chosen={chosen?.id} faults={draft.faults} onChoose={choose} />
-          <NewItems onAdd={add} />
-        </div>
-        <div className="min-w-0 flex-1">
-          {chosen ? (
-            <ItemEditor
-              key={chosen.id}
-              item={chosen}
-              number={items.filter((i) => i.kind !== "passage").indexOf(chosen) + 1}
-              framework={framework}
-              onChange={replace}
-              onRemove={() => remove(chosen)}
-            />
-          ) : (
-            <Empty title={t("Your items will stand here.")}>
-              {t("Begin with one: choice, short text, number or open. Everything is saved as you type.")}
-            </Empty>
-          )}
-        </div>
-      </div>
-    </Sheet>
-  );
-}
-
-function NewItems({ onAdd }: { onAdd: (kind: Item["kind"]) => void }) {
-  const kinds: [Item["kind"], string][] = [
-    ["choice", "C"],
-    ["text", "T"],
-    ["number", "N"],
-    ["open", "O"],
-  ];
-  return (
-    <div className="px-4 py-4">
-      <h2 className="mb-2 text-small font-semibold text-soft">{t("Another item")}</h2>
-      <div className="flex flex-wrap gap-2">
-        {kinds.map(([kind, key]) => (
-          <Button key={kind} look="quiet" hotkey={key} onClick={() => onAdd(kind)}>
-            {t(KIND_NAMES[kind] ?? kind)}
-          </Button>
+    <div className="flex flex-1 flex-col">
+      <nav
+        aria-label={t("Views of the key")}
+        className="flex gap-6 border-b border-rule px-6 py-1.5 lg:pl-10"
+      >
+        {VIEWS.map(([id, name]) => (
+          <button
+            key={id}
+            type="button"
+            aria-current={id === chosen ? "page" : undefined}
+            className={id === chosen ? "border-b-2 border-ink font-semibold" : "text-soft"}
+            onClick={() => {
+              const next = new URLSearchParams(params);
+              next.set("view", id);
+              setParams(next);
+            }}
+          >
+            {t(name)}
+          </button>
         ))}
-      </div>
+      </nav>
+      <Shown assessment={assessment} view={view} draft={draft} />
     </div>
   );
 }

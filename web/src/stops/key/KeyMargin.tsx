@@ -1,15 +1,14 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useState } from "react";
-import { api, ok, type Schemas } from "../../api/client";
-import { TextButton } from "../../parts/Button";
-import { shape } from "../../parts/Mark";
+import { useDeferredValue, useState } from "react";
+import { api, ok } from "../../api/client";
 import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
-import { points } from "../../text/figures";
-import { type Item, isTyped } from "./definition";
+import type { Item } from "./definition";
+import { Examples, exampleOf, ShortResult } from "./Examples";
 import { GiveOut } from "./GiveOut";
 import { IfYouSave } from "./IfYouSave";
+import { MeanwhileNote } from "./MeanwhileNote";
 import { TryAnswer } from "./TryAnswer";
 import type { useDraft } from "./useDraft";
 
@@ -28,15 +27,35 @@ export function KeyMargin({
   draft,
   item,
   edition,
+  onChange,
 }: {
   assessment: string;
   draft: Draft;
   item: Item | undefined;
   edition: number | null;
+  onChange: (item: Item) => void;
 }) {
   return (
     <>
-      {item && <OneItem assessment={assessment} item={item} />}
+      {item && item.kind !== "passage" && <OneItem item={item} onChange={onChange} />}
+      <Saving assessment={assessment} draft={draft} edition={edition} />
+    </>
+  );
+}
+
+/** Whether it is saved, what would come of it, and what can be done with the whole key. */
+export function Saving({
+  assessment,
+  draft,
+  edition,
+}: {
+  assessment: string;
+  draft: Draft;
+  edition: number | null;
+}) {
+  return (
+    <>
+      <MeanwhileNote draft={draft} />
       {draft.error && <Trouble error={draft.error} />}
       {draft.givenOut ? (
         <IfYouSave assessment={assessment} draft={draft} edition={edition ?? 0} />
@@ -57,24 +76,19 @@ export function KeyMargin({
   );
 }
 
-function OneItem({ assessment, item }: { assessment: string; item: Item }) {
-  const store = `tried:${assessment}:${item.id}`;
-  const [tried, setTried] = useState<unknown[]>(() => JSON.parse(localStorage.getItem(store) ?? "[]"));
+function OneItem({ item, onChange }: { item: Item; onChange: (item: Item) => void }) {
   const [now, setNow] = useState<unknown>(null);
-  const keep = (all: unknown[]) => {
-    setTried(all);
-    localStorage.setItem(store, JSON.stringify(all));
-  };
-  const answers = now === null ? tried : [...tried, now];
+  // Typing never waits for what is said about it.
+  const asked = useDeferredValue(item);
   const check = useQuery({
-    queryKey: ["check", item, answers],
-    queryFn: () => ok(api.POST("/api/items/check", { body: { item, answers } })),
+    queryKey: ["check", asked, now],
+    queryFn: () =>
+      ok(api.POST("/api/items/check", { body: { item: asked, answers: now === null ? [] : [now] } })),
     placeholderData: keepPreviousData,
     staleTime: Number.POSITIVE_INFINITY,
   });
   const faults = check.data?.faults ?? [];
-  const results = check.data?.tried ?? [];
-  const latest = now === null ? undefined : results[tried.length];
+  const latest = now === null ? undefined : check.data?.tried[0];
   return (
     <>
       <MarginPart title={t("How this scores")}>
@@ -93,77 +107,36 @@ function OneItem({ assessment, item }: { assessment: string; item: Item }) {
           <Note by={item.kind === "open" ? "person" : "rule"}>{check.data?.words ?? "…"}</Note>
         )}
       </MarginPart>
-      {item.kind !== "passage" && isTyped(item) && (
-        <MarginPart title={t("Try an answer")}>
-          <TryAnswer
-            item={item}
-            onTry={setNow}
-            onKeep={(answer) => {
-              keep([...tried, answer]);
+      <MarginPart title={t("Try an answer")}>
+        <TryAnswer
+          key={(item.examples ?? []).length}
+          item={item}
+          onTry={setNow}
+          onKeep={(answer) => {
+            if (latest) {
+              onChange({ ...item, examples: [...(item.examples ?? []), exampleOf(answer, latest)] });
               setNow(null);
-            }}
+            }
+          }}
+        />
+        <div aria-live="polite" className="mt-2 min-h-12">
+          {latest && (
+            <>
+              <ShortResult result={latest} long />
+              <p className="text-small">{latest.because}</p>
+            </>
+          )}
+        </div>
+      </MarginPart>
+      {(item.examples ?? []).length > 0 && (
+        <MarginPart title={t("Examples, checked again at every change")}>
+          <Examples
+            item={item}
+            results={check.data?.examples ?? []}
+            onChange={(examples) => onChange({ ...item, examples })}
           />
-          <div aria-live="polite" className="mt-2 min-h-12">
-            {latest && <TriedResult result={latest} />}
-          </div>
-        </MarginPart>
-      )}
-      {tried.length > 0 && (
-        <MarginPart title={t("Tried before, checked again at every change")}>
-          <ul>
-            {tried.map((answer, i) => (
-              <li key={i} className="flex items-baseline gap-2 py-0.5">
-                <span className="min-w-0 flex-1 font-script break-words">{shown(item, answer)}</span>
-                <ShortResult result={results[i]} />
-                <TextButton
-                  className="text-small text-soft"
-                  aria-label={t("forget {{answer}}", { answer: shown(item, answer) })}
-                  onClick={() => keep(tried.filter((_, n) => n !== i))}
-                >
-                  −
-                </TextButton>
-              </li>
-            ))}
-          </ul>
         </MarginPart>
       )}
     </>
   );
-}
-
-function TriedResult({ result }: { result: Schemas["Tried"] }) {
-  return (
-    <>
-      <ShortResult result={result} long />
-      <p className="text-small">{result.because}</p>
-    </>
-  );
-}
-
-function ShortResult({ result, long = false }: { result: Schemas["Tried"] | undefined; long?: boolean }) {
-  if (!result) {
-    return null;
-  }
-  if (result.state === "settle" || result.state === "read") {
-    return (
-      <strong className="whitespace-nowrap text-waiting">
-        {result.state === "settle" ? t("to settle") : t("to read")}
-      </strong>
-    );
-  }
-  return (
-    <strong className="whitespace-nowrap text-by-rule">
-      <span aria-hidden="true">{shape(result)} </span>
-      {long
-        ? t("{{got}} of {{of}}", { got: points(result.points), of: points(result.of) })
-        : points(result.points)}
-    </strong>
-  );
-}
-
-function shown(item: Item, answer: unknown): string {
-  if (!Array.isArray(answer)) {
-    return String(answer);
-  }
-  return answer.map((id) => item.options?.find((o) => o.id === id)?.text || String(id)).join(" + ");
 }

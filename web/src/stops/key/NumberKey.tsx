@@ -1,8 +1,10 @@
 import { TextButton } from "../../parts/Button";
 import { Field } from "../../parts/Field";
 import { t } from "../../text";
-import type { Band } from "./definition";
+import { type Band, put, without } from "./definition";
 import type { KeyProps } from "./ItemEditor";
+import { Proposed } from "./kinds/Proposed";
+import { Share } from "./kinds/Share";
 
 /** Accepted values with tolerance and credit; the unit, and what a missing or another one is worth. */
 export function NumberKey({ item, onChange }: KeyProps) {
@@ -18,17 +20,26 @@ export function NumberKey({ item, onChange }: KeyProps) {
       <ul>
         {accept.map((band, i) => (
           <li key={i} className="flex flex-wrap items-center gap-3 border-b border-rule py-1.5">
-            <Part
-              label={t("value")}
-              value={band.value ?? ""}
-              onChange={(value) => set(i, { ...band, value })}
-            />
-            <Part
-              label="±"
-              name={t("tolerance, such as 0.1 or 2%")}
-              value={band.within ?? ""}
-              onChange={(within) => set(i, within ? { ...band, within } : without(band, "within"))}
-            />
+            {band.from === undefined ? (
+              <>
+                <Part
+                  label={t("value")}
+                  value={band.value ?? ""}
+                  onChange={(value) => set(i, { ...band, value })}
+                />
+                <Part
+                  label="±"
+                  name={t("tolerance, such as 0.1 or 2%")}
+                  value={band.within ?? ""}
+                  onChange={(within) => set(i, put(band, "within", within))}
+                />
+              </>
+            ) : (
+              <>
+                <Part label={t("from")} value={band.from} onChange={(from) => set(i, { ...band, from })} />
+                <Part label={t("to")} value={band.to ?? ""} onChange={(to) => set(i, { ...band, to })} />
+              </>
+            )}
             <Part
               label={t("credit")}
               value={band.credit ?? "1"}
@@ -43,12 +54,40 @@ export function NumberKey({ item, onChange }: KeyProps) {
           </li>
         ))}
       </ul>
-      <TextButton
-        className="mt-2 underline"
-        onClick={() => onChange({ ...item, accept: [...accept, { value: "" }] })}
-      >
-        {accept.length === 0 ? t("type the value") : t("another value or a wider band")}
-      </TextButton>
+      {accept.map(
+        (band, i) =>
+          band.value &&
+          !/^[+-]?\d*[.,]?\d+$/.test(band.value) && (
+            <Proposed
+              key={i}
+              line={band.value}
+              variables={[]}
+              taken={accept.map((a) => a.value ?? "")}
+              onTake={(value) => set(i, { ...band, value })}
+            />
+          ),
+      )}
+      <div className="mt-2 flex flex-wrap gap-4">
+        <TextButton
+          className="underline"
+          onClick={() => onChange({ ...item, accept: [...accept, { value: "" }] })}
+        >
+          {accept.length === 0
+            ? t("type the value, or what it is worked out from")
+            : t("another value or a wider band")}
+        </TextButton>
+        <TextButton
+          className="underline"
+          onClick={() => onChange({ ...item, accept: [...accept, { from: "", to: "" }] })}
+        >
+          {t("from … to …")}
+        </TextButton>
+        <Share
+          label={t("a wrong answer costs")}
+          value={item.penalty}
+          onChange={(p) => onChange(put(item, "penalty", p))}
+        />
+      </div>
       <div className="mt-4 flex flex-wrap gap-4">
         <Field
           label={t("Unit (none: a bare number)")}
@@ -97,11 +136,6 @@ export function NumberKey({ item, onChange }: KeyProps) {
       </div>
     </>
   );
-}
-
-function without<T extends object, K extends keyof T>(from: T, name: K): Omit<T, K> & T {
-  const { [name]: _, ...rest } = from;
-  return rest as Omit<T, K> & T;
 }
 
 function Part({

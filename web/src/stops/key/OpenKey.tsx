@@ -1,12 +1,12 @@
 import { TextButton } from "../../parts/Button";
-import { Field } from "../../parts/Field";
+import { Check, Field } from "../../parts/Field";
 import { t } from "../../text";
-import { type Criterion, type FrameworkFile, type Level, newCriterion } from "./definition";
+import { type Criterion, type FrameworkFile, type Item, type Level, newCriterion, put } from "./definition";
 import type { KeyProps } from "./ItemEditor";
 import { StandardPicker } from "./StandardPicker";
 
 /** A rubric of criteria with levels, or points by hand; a word limit. */
-export function OpenKey({ item, onChange, framework }: KeyProps & { framework: FrameworkFile | undefined }) {
+export function OpenKey({ item, onChange, frameworks }: KeyProps & { frameworks: FrameworkFile[] }) {
   const criteria = item.rubric?.criteria ?? [];
   const setCriteria = (next: Criterion[]) => {
     if (next.length > 0) {
@@ -27,7 +27,7 @@ export function OpenKey({ item, onChange, framework }: KeyProps & { framework: F
         <CriterionEditor
           key={c.id}
           criterion={c}
-          framework={framework}
+          frameworks={frameworks}
           onChange={set}
           onRemove={() => setCriteria(criteria.filter((o) => o.id !== c.id))}
         />
@@ -35,29 +35,71 @@ export function OpenKey({ item, onChange, framework }: KeyProps & { framework: F
       <TextButton className="underline" onClick={() => setCriteria([...criteria, newCriterion(criteria)])}>
         {t("another criterion")}
       </TextButton>
-      <Field
-        label={t("At most so many words")}
-        value={item.words?.max ? String(item.words.max) : ""}
-        inputMode="numeric"
-        className="mt-4 w-44"
-        onChange={(e) => {
-          const { words: _, ...rest } = item;
-          const max = Number(e.target.value);
-          onChange(max > 0 ? { ...rest, words: { max } } : rest);
-        }}
-      />
+      <div className="mt-4 flex flex-wrap items-end gap-4">
+        <Words
+          label={t("At least so many words")}
+          value={item.words?.min}
+          onChange={(min) => onChange(put(item, "words", limits({ ...item.words, min })))}
+        />
+        <Words
+          label={t("At most so many words")}
+          value={item.words?.max}
+          onChange={(max) => onChange(put(item, "words", limits({ ...item.words, max })))}
+        />
+        <Field
+          label={t("Mastered from so many points")}
+          value={item.mastery ?? ""}
+          inputMode="decimal"
+          className="w-52"
+          onChange={(e) => onChange(put(item, "mastery", e.target.value))}
+        />
+        {criteria.length > 0 && (
+          <Check
+            checked={item.rubricShown ?? false}
+            onChange={(on) => onChange(put(item, "rubricShown", on || undefined))}
+          >
+            {t("students see the rubric beforehand")}
+          </Check>
+        )}
+      </div>
     </>
+  );
+}
+
+type Limits = { min?: number | undefined; max?: number | undefined };
+
+function limits({ min, max }: Limits): Item["words"] {
+  return min || max ? { ...(min ? { min } : {}), ...(max ? { max } : {}) } : undefined;
+}
+
+function Words({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: number | undefined;
+  onChange: (n: number | undefined) => void;
+}) {
+  return (
+    <Field
+      label={label}
+      value={value ? String(value) : ""}
+      inputMode="numeric"
+      className="w-44"
+      onChange={(e) => onChange(Number(e.target.value.replace(/\D/g, "")) || undefined)}
+    />
   );
 }
 
 function CriterionEditor({
   criterion,
-  framework,
+  frameworks,
   onChange,
   onRemove,
 }: {
   criterion: Criterion;
-  framework: FrameworkFile | undefined;
+  frameworks: FrameworkFile[];
   onChange: (c: Criterion) => void;
   onRemove: () => void;
 }) {
@@ -122,7 +164,7 @@ function CriterionEditor({
           {t("another level")}
         </TextButton>
         <StandardPicker
-          framework={framework}
+          frameworks={frameworks}
           chosen={criterion.standards ?? []}
           onChange={(standards) => onChange({ ...criterion, standards })}
         />

@@ -1,9 +1,12 @@
-import { useState } from "react";
+import { Another } from "../../parts/Another";
 import { TextButton } from "../../parts/Button";
+import { Choose } from "../../parts/Choose";
 import { Toggle } from "../../parts/Field";
 import { t } from "../../text";
-import type { Accepted } from "./definition";
+import { type Accepted, put } from "./definition";
+import { EntryText } from "./EntryText";
 import type { KeyProps } from "./ItemEditor";
+import { Share } from "./kinds/Share";
 
 const IGNORE: [string, string][] = [
   ["case", "capitals"],
@@ -99,12 +102,32 @@ export function TextKey({ item, onChange }: KeyProps) {
               {t(words)}
             </Toggle>
           ))}
-          <Toggle
-            on={(item.spelling ?? "none") !== "none"}
-            onChange={(on) => onChange({ ...item, spelling: on ? "length" : "none" })}
-          >
-            {t("typing slips, by length")}
-          </Toggle>
+        </div>
+        <div className="mt-3 flex flex-wrap items-center gap-4">
+          <Choose
+            label={t("typing slips")}
+            value={item.spelling ?? "none"}
+            options={[
+              ["none", t("count as other words")],
+              ["one", t("one is let pass")],
+              ["two", t("two are let pass")],
+              ["length", t("are let pass by length")],
+            ]}
+            onChange={(spelling) => onChange({ ...item, spelling })}
+          />
+          {(item.spelling ?? "none") !== "none" && (
+            <Share
+              label={t("worth with a slip")}
+              usual="1"
+              value={item.spellingCredit}
+              onChange={(credit) => onChange(put(item, "spellingCredit", credit))}
+            />
+          )}
+          <Share
+            label={t("a wrong answer costs")}
+            value={item.penalty}
+            onChange={(p) => onChange(put(item, "penalty", p))}
+          />
         </div>
         <label className="mt-3 flex items-center gap-2">
           <input
@@ -121,69 +144,4 @@ export function TextKey({ item, onChange }: KeyProps) {
 
 function noted(text: string, note: string) {
   return note ? { text, note } : { text };
-}
-
-function EntryText({ entry, onChange }: { entry: Accepted; onChange: (entry: Accepted) => void }) {
-  const field = "min-w-0 flex-1 bg-sheet py-0.5 font-script text-words";
-  if (entry.words) {
-    const all = (entry.words.all ?? []).join(", ");
-    return (
-      <>
-        <input
-          aria-label={t("words that the answer has to hold")}
-          value={all}
-          className={field}
-          onChange={(e) =>
-            onChange({ ...entry, words: { ...entry.words, all: e.target.value.split(/,\s*/) } })
-          }
-        />
-        <span className="text-small text-soft">{t("words")}</span>
-      </>
-    );
-  }
-  const isPattern = entry.pattern !== undefined;
-  const { text, pattern, ...rest } = entry;
-  return (
-    <>
-      <input
-        aria-label={isPattern ? t("accepted pattern") : t("accepted text")}
-        value={(isPattern ? pattern : text) ?? ""}
-        className={field}
-        onChange={(e) =>
-          onChange(isPattern ? { ...rest, pattern: e.target.value } : { ...rest, text: e.target.value })
-        }
-      />
-      <button
-        type="button"
-        className="text-small text-soft underline underline-offset-2"
-        onClick={() =>
-          onChange(isPattern ? { ...rest, text: pattern ?? "" } : { ...rest, pattern: text ?? "" })
-        }
-      >
-        {isPattern ? t("pattern") : t("text")}
-      </button>
-    </>
-  );
-}
-
-/** A line that becomes an entry with Enter. */
-function Another({ label, onAdd }: { label: string; onAdd: (text: string) => void }) {
-  const [text, setText] = useState("");
-  const add = () => {
-    if (text.trim()) {
-      onAdd(text.trim());
-      setText("");
-    }
-  };
-  return (
-    <input
-      aria-label={label}
-      placeholder={t("type another, Enter")}
-      value={text}
-      onChange={(e) => setText(e.target.value)}
-      onBlur={add}
-      onKeyDown={(e) => e.key === "Enter" && add()}
-      className="w-full border-b border-rule bg-sheet py-1.5 font-script text-words"
-    />
-  );
 }

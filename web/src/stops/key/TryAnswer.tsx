@@ -1,9 +1,12 @@
 import { useState } from "react";
 import { Button } from "../../parts/Button";
+import { AnswerField } from "../../places/student/AnswerField";
+import { isSaid } from "../../places/student/said";
 import { t } from "../../text";
-import { type Item, letterOf } from "./definition";
+import type { Item } from "./definition";
+import { paperOf } from "./paperOf";
 
-/** An answer as a student would give it; Enter keeps it among the tried ones. */
+/** An answer in the same field in which a student gives it; Enter or the button keeps it as an example. */
 export function TryAnswer({
   item,
   onTry,
@@ -13,57 +16,31 @@ export function TryAnswer({
   onTry: (answer: unknown) => void;
   onKeep: (answer: unknown) => void;
 }) {
-  const [text, setText] = useState("");
-  const [chosen, setChosen] = useState<string[]>([]);
-  if (item.kind === "choice") {
-    const toggle = (id: string) => {
-      const next = chosen.includes(id) ? chosen.filter((c) => c !== id) : [...chosen, id];
-      setChosen(next);
-      onTry(next);
-    };
-    return (
-      <div className="flex flex-wrap items-center gap-2">
-        {(item.options ?? []).map((o) => (
-          <button
-            key={o.id}
-            type="button"
-            aria-pressed={chosen.includes(o.id)}
-            aria-label={t("try {{letter}}", { letter: letterOf(item, o.id) })}
-            onClick={() => toggle(o.id)}
-            className={`size-8 rounded-corner border font-semibold ${chosen.includes(o.id) ? "border-ink bg-ink text-sheet" : "border-rule-strong bg-sheet"}`}
-          >
-            {letterOf(item, o.id)}
-          </button>
-        ))}
-        <Button
-          look="quiet"
-          disabled={chosen.length === 0}
-          onClick={() => {
-            onKeep(chosen);
-            setChosen([]);
-          }}
-        >
-          {t("keep")}
-        </Button>
-      </div>
-    );
-  }
+  const [answer, setAnswer] = useState<unknown>(null);
+  const say = (next: unknown) => {
+    setAnswer(next);
+    onTry(isSaid(next) ? next : null);
+  };
+  const keep = () => {
+    if (isSaid(answer)) {
+      onKeep(answer);
+      setAnswer(null);
+    }
+  };
   return (
-    <input
-      aria-label={t("an answer to try")}
-      value={text}
-      placeholder={t("as a student would write it")}
-      className="w-full rounded-corner border border-ink bg-sheet px-3 py-2 font-script text-words"
-      onChange={(e) => {
-        setText(e.target.value);
-        onTry(e.target.value);
-      }}
+    <fieldset
+      className="text-body"
       onKeyDown={(e) => {
-        if (e.key === "Enter" && text.trim()) {
-          onKeep(text);
-          setText("");
+        const field = e.target as HTMLElement;
+        if (e.key === "Enter" && field.tagName === "INPUT" && !e.defaultPrevented) {
+          keep();
         }
       }}
-    />
+    >
+      <AnswerField item={paperOf(item)} answer={answer} onAnswer={say} />
+      <Button look="quiet" className="mt-2" disabled={!isSaid(answer)} onClick={keep}>
+        {t("keep as example")}
+      </Button>
+    </fieldset>
   );
 }

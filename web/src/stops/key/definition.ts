@@ -18,14 +18,39 @@ export type Criterion = {
   standards?: Aligned[];
 };
 
+export type Kind =
+  | "choice"
+  | "text"
+  | "number"
+  | "blanks"
+  | "pairs"
+  | "order"
+  | "spot"
+  | "correction"
+  | "formula"
+  | "working"
+  | "open"
+  | "passage";
+
+export type Named = { id: string; text: string };
+export type Region = {
+  id: string;
+  circle?: string[];
+  rect?: string[];
+  polygon?: string[][];
+};
+export type Example = { answer: unknown; credit?: string; state?: "waits" };
+export type Feedback = { right?: string; partial?: string; wrong?: string };
+
+/** An item as it is edited: the fields of all kinds, of which its own kind has some. */
 export type Item = {
   id: string;
-  kind: "choice" | "text" | "number" | "open" | "passage";
+  kind: Kind;
   points?: string;
   part?: string;
   prompt?: string;
   standards?: Aligned[];
-  options?: { id: string; text: string }[];
+  options?: Named[];
   key?: string[];
   max?: number;
   rule?: string;
@@ -35,18 +60,77 @@ export type Item = {
   reject?: { text: string; note?: string }[];
   ignore?: string[];
   spelling?: string;
+  spellingCredit?: string;
   otherwise?: string;
+  several?: string;
   unit?: { expect: string; convert?: boolean; missing?: string; wrong?: string };
   figures?: { count: number; otherwise?: string };
+  decimal?: string;
   rubric?: { criteria: Criterion[] };
   words?: { min?: number; max?: number };
+  mastery?: string;
+  weight?: string;
+  parts?: Item[];
+  anyOrder?: string[][];
+  left?: Named[];
+  right?: Named[];
+  perLeft?: number;
+  perRight?: number;
+  tokens?: Named[];
+  regions?: Region[];
+  aspect?: string;
+  source?: string;
+  start?: string;
+  variables?: string[];
+  form?: string;
+  formCredit?: string;
+  steps?: string;
+  result?: string;
+  followThrough?: boolean;
+  body?: string;
+  picture?: { file: string; alt: string };
+  feedback?: Feedback;
+  hint?: string;
+  tags?: string[];
+  difficulty?: string;
+  minutes?: string;
+  stem?: string;
+  reasonFor?: string;
+  last?: string[];
+  rubricShown?: boolean;
+  examples?: Example[];
+  draw?: string;
+};
+
+export type Part = { id: string; title: string; weight?: string; best?: number; instructions?: string };
+export type Drawn = {
+  id: string;
+  take: number;
+  quotas?: { code: string; take: number }[];
+  difficulty?: string;
+  each?: "sitting" | "student";
+};
+export type Trial = { name: string; answers: Record<string, unknown> };
+export type Grading = {
+  percentDigits?: number;
+  negativeTotals?: boolean;
+  late?: { perDay?: string; cap?: string };
+  curve?: Record<string, unknown>[];
+  attempts?: string;
+  bands?: { from: string; label: string; message?: string }[];
+  pass?: string;
 };
 
 export type Definition = {
   format: string;
   title: string;
   items: Item[];
-  grading?: { pass?: string; bands?: { from: string; label: string; message?: string }[] };
+  parts?: Part[];
+  grading?: Grading;
+  shuffle?: { items?: boolean; options?: boolean };
+  draws?: Drawn[];
+  trials?: Trial[];
+  questions?: { file: string; name: string; type: string }[];
 };
 
 export type FrameworkFile = {
@@ -56,48 +140,84 @@ export type FrameworkFile = {
   standards: { code: string; parent?: string; text: string }[];
 };
 
-export const KIND_NAMES: Record<string, string> = {
+export const KIND_NAMES: Record<Kind, string> = {
   choice: "choice",
   text: "short text",
   number: "number",
+  blanks: "blanks",
+  pairs: "matching",
+  order: "order",
+  spot: "on a picture",
+  correction: "correction",
+  formula: "formula",
+  working: "working",
   open: "open",
   passage: "reading passage",
 };
 
 export function kindName(item: Item): string {
-  return item.kind === "choice" && (item.max ?? 1) > 1
-    ? "choice, several"
-    : (KIND_NAMES[item.kind] ?? item.kind);
+  return item.kind === "choice" && (item.max ?? 1) > 1 ? "choice, several" : KIND_NAMES[item.kind];
 }
 
-/** A new item of a kind, with an id that is free and the least that it needs. */
-export function newItem(kind: Item["kind"], items: Item[]): Item {
-  let n = items.length + 1;
-  while (items.some((i) => i.id === `q${n}`)) {
+/** Lines of mathematics or sentences that are accepted, of the kinds whose key is a list of them. */
+export const linesOf = (item: Item): string[] => (item.accept as unknown as string[] | undefined) ?? [];
+
+export function withLines(item: Item, lines: string[]): Item {
+  return { ...item, accept: lines as unknown as NonNullable<Item["accept"]> };
+}
+
+/** The keyed pairs of a matching item. */
+export const pairsOf = (item: Item): string[][] => (item.key as unknown as string[][] | undefined) ?? [];
+
+export function withPairs(item: Item, pairs: string[][]): Item {
+  return { ...item, key: pairs as unknown as string[] };
+}
+
+/** An item without a field; a field that is not there takes its usual value. */
+export function without<T extends object, K extends keyof T>(from: T, name: K): T {
+  const { [name]: _, ...rest } = from;
+  return rest as T;
+}
+
+/** The field set, or taken off where nothing is given. */
+export function put<T extends object, K extends keyof T>(on: T, name: K, value: T[K] | undefined): T {
+  const empty = value === undefined || value === "" || (Array.isArray(value) && value.length === 0);
+  return empty ? without(on, name) : { ...on, [name]: value };
+}
+
+/** An id of a list that is free, such as b3. */
+export function freeId(prefix: string, taken: { id: string }[]): string {
+  let n = taken.length + 1;
+  while (taken.some((o) => o.id === `${prefix}${n}`)) {
     n++;
   }
-  const head = { id: `q${n}`, kind, points: "1", prompt: "" };
-  switch (kind) {
-    case "choice":
-      return { ...head, options: ["a", "b", "c", "d"].map((id) => ({ id, text: "" })), key: [] };
-    case "text":
-      return { ...head, accept: [], ignore: ["case", "space", "articles", "marks"], spelling: "length" };
-    case "number":
-      return { ...head, accept: [] };
-    case "open":
-      return { ...head, points: "4", rubric: { criteria: [newCriterion([])] } };
-    case "passage":
-      return { id: head.id, kind, prompt: "" };
-  }
+  return `${prefix}${n}`;
+}
+
+/** What an item of a kind begins with: the least that it needs. */
+const BEGINNINGS: Record<Kind, () => Partial<Item>> = {
+  choice: () => ({ options: ["a", "b", "c", "d"].map((id) => ({ id, text: "" })), key: [] }),
+  text: () => ({ accept: [], ignore: ["case", "space", "articles", "marks"], spelling: "length" }),
+  number: () => ({ accept: [] }),
+  blanks: () => ({ points: "2", parts: [] }),
+  pairs: () => ({ points: "2", left: [], right: [], key: [] }),
+  order: () => ({ points: "2", tokens: [], key: [], rule: "couples" }),
+  spot: () => ({ regions: [], key: [] }),
+  correction: () => ({ source: "", accept: [] }),
+  formula: () => ({ accept: [], variables: ["x"] }),
+  working: () => ({ points: "2", start: "", accept: [], variables: ["x"] }),
+  open: () => ({ points: "4", rubric: { criteria: [newCriterion([])] } }),
+  passage: () => ({}),
+};
+
+export function newItem(kind: Kind, items: Item[]): Item {
+  const head: Item = { id: freeId("q", items), kind, prompt: "" };
+  return kind === "passage" ? head : { ...head, points: "1", ...BEGINNINGS[kind]() };
 }
 
 export function newCriterion(others: Criterion[]): Criterion {
-  let n = others.length + 1;
-  while (others.some((c) => c.id === `c${n}`)) {
-    n++;
-  }
   const levels = ["", "", ""].map((text, i) => ({ id: String(i), points: String(i), text }));
-  return { id: `c${n}`, title: "", weight: "1", levels };
+  return { id: freeId("c", others), title: "", weight: "1", levels };
 }
 
 /** What the key of an item is, in a few words for its row. */
@@ -118,37 +238,43 @@ export function keyInShort(item: Item): string {
         ? (first.value ?? `${first.from} – ${first.to}`) + (first.within ? ` ± ${first.within}` : "")
         : "";
     }
+    case "blanks":
+      return (item.parts ?? []).map(keyInShort).join(", ");
+    case "pairs":
+      return counted(pairsOf(item).length, "pair");
+    case "order":
+      return counted(item.key?.length ?? 0, "step");
+    case "spot":
+      return counted(item.key?.length ?? 0, "place");
     case "open":
-      return item.rubric ? `${item.rubric.criteria.length} criteria` : "by hand";
+      return item.rubric ? counted(item.rubric.criteria.length, "criterion", "criteria") : "by hand";
+    case "passage":
+      return "–";
     default:
-      return filedKeyInShort(item);
+      return linesOf(item)[0] ?? "";
   }
 }
 
-/** Kinds whose key comes from a file: what there is of it, in a few words. */
-function filedKeyInShort(item: Item): string {
-  const filed = item as unknown as { accept?: unknown[]; key?: unknown[]; parts?: unknown[] };
-  const first = filed.accept?.[0];
-  if (typeof first === "string") {
-    return first;
-  }
-  const n = filed.key?.length ?? filed.parts?.length;
-  return n === undefined
-    ? "–"
-    : `${n} ${filed.parts ? "blanks" : (item.kind as string) === "pairs" ? "pairs" : "in order"}`;
+function counted(n: number, one: string, many = `${one}s`): string {
+  return n === 0 ? "" : `${n} ${n === 1 ? one : many}`;
 }
 
-/** Whether there is an editor for its key on this page; the others come from an assessment file. */
-export function hasEditor(item: Item): boolean {
-  return ["choice", "text", "number", "open", "passage"].includes(item.kind);
-}
-
-/** Whether an answer to it is typed as one text. */
-export function isTyped(item: Item): boolean {
-  return hasEditor(item) || ["formula", "correction"].includes(item.kind as string);
-}
-
+/** The letter that an option goes by: its own where options are letters alone, else its place. */
 export function letterOf(item: Item, optionId: string): string {
-  const at = (item.options ?? []).findIndex((o) => o.id === optionId);
-  return at < 0 ? optionId : String.fromCharCode(65 + at);
+  const options = item.options ?? [];
+  const at = options.findIndex((o) => o.id === optionId);
+  if (at < 0) {
+    return optionId;
+  }
+  return isLetters(item) ? (options[at]?.text ?? "") : String.fromCharCode(65 + at);
+}
+
+/** Whether the questions are on paper, so that an option is nothing but its letter or true and false. */
+export function isLetters(item: Item): boolean {
+  const options = item.options ?? [];
+  return (
+    options.length > 0 &&
+    options.every((o) => /^[A-Z]$/.test(o.text)) &&
+    options.every((o) => o.id === o.text.toLowerCase())
+  );
 }

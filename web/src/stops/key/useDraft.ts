@@ -1,7 +1,8 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useRef, useState } from "react";
-import { api, ok, type Schemas } from "../../api/client";
+import { api, ok, Problem, type Schemas } from "../../api/client";
 import type { Definition } from "./definition";
+import { type Meanwhile, merge } from "./merge";
 
 const PAUSE = 500;
 const STEPS = 200;
@@ -10,14 +11,17 @@ export type Saved = "saved" | "saving" | "unsaved" | "failed";
 
 /**
  * The key while it is edited. Typing never waits: changes are kept here at once, with undo. Before giving out they are
- * saved by themselves after a short pause; afterwards they wait until a new edition is made.
+ * saved by themselves after a short pause; afterwards they wait until a new edition is made. When a colleague saved in
+ * between, both changes are brought together and what the colleague changed is told.
  */
 export function useDraft(assessment: string, loaded: Schemas["KeyView"]) {
   const client = useQueryClient();
   const [definition, setDefinition] = useState(loaded.definition as Definition);
-  const [faults, setFaults] = useState(loaded.faults);
+  const [checked, setChecked] = useState({ faults: loaded.faults, broken: loaded.broken });
   const [state, setState] = useState<Saved>("saved");
+  const [meanwhile, setMeanwhile] = useState<Meanwhile | null>(null);
   const revision = useRef(loaded.revision);
+  const base = useRef(loaded.definition as Definition);
   const history = useRef<Definition[]>([]);
   const givenOut = loaded.edition !== null;
 
@@ -31,28 +35,53 @@ export function useDraft(assessment: string, loaded: Schemas["KeyView"]) {
       ),
     onSuccess: (saved, wanted) => {
       revision.current = saved.revision;
-      setFaults(saved.faults);
+      base.current = wanted;
+      setChecked({ faults: saved.faults, broken: saved.broken });
       setState((s) => (s === "saving" ? "saved" : s));
-      client.setQueryData(["key", assessment], {
-        ...loaded,
-        definition: wanted,
-        revision: saved.revision,
-        faults: saved.faults,
-      });
+      client.setQueryData(["key", assessment], { ...loaded, ...saved, definition: wanted });
       void client.invalidateQueries({ queryKey: ["assessment", assessment, "header"] });
     },
-    onError: () => setState("failed"),
+    onError: async (error) => {
+      if (error instanceof Problem && error.code === "changed-meanwhile") {
+        await takeTheirs();
+      } else {
+        setState("failed");
+      }
+    },
   });
+
+  const takeTheirs = async () => {
+    try {
+      const theirs = await ok(
+        api.GET("/api/assessments/{assessment}/key", { params: { path: { assessment } } }),
+      );
+      revision.current = theirs.revision;
+      const other = theirs.definition as Definition;
+      setDefinition((mine) => {
+        const { merged, meanwhile: found } = merge(base.current, mine, other, theirs.changedBy ?? "");
+        base.current = other;
+        setMeanwhile(found);
+        return merged;
+      });
+      setState("unsaved");
+    } catch {
+      setState("failed");
+    }
+  };
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: saving follows the definition alone
   useEffect(() => {
-    if (state !== "unsaved" || givenOut || save.isPending) {
+    if ((state !== "unsaved" && state !== "failed") || givenOut || save.isPending) {
       return;
     }
-    const timer = setTimeout(() => {
-      setState("saving");
-      save.mutate(definition);
-    }, PAUSE);
+    // What could not be saved is tried again by itself, more slowly.
+    const timer = setTimeout(
+      () => {
+        setState("saving");
+        save.mutate(definition);
+      },
+      state === "failed" ? 10 * PAUSE : PAUSE,
+    );
     return () => clearTimeout(timer);
   }, [definition, state, givenOut, save.isPending]);
 
@@ -72,5 +101,17 @@ export function useDraft(assessment: string, loaded: Schemas["KeyView"]) {
     }
   }, []);
 
-  return { definition, change, undo, faults, state, error: save.error, givenOut };
+  const error = save.error instanceof Problem && save.error.code === "changed-meanwhile" ? null : save.error;
+  return {
+    definition,
+    change,
+    undo,
+    faults: checked.faults,
+    broken: checked.broken,
+    state,
+    error,
+    givenOut,
+    meanwhile,
+    forget: () => setMeanwhile(null),
+  };
 }

@@ -73,6 +73,10 @@ public sealed interface Statement {
             return Stream.of(left, right);
         }
 
+        String signShown() {
+            return sign.shown;
+        }
+
         Term difference() {
             return left.minus(right);
         }

@@ -1,5 +1,6 @@
 package org.scholion.core.standard;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -41,6 +42,19 @@ public record Framework(String id, String title, String version, List<Standard> 
             Faulty.unless(above.add(at.code()), place, "'" + standard.code() + "' stands above itself");
             Faulty.unless(byCode.containsKey(at.parent()), place, "no standard has the code '" + at.parent() + "'");
         }
+    }
+
+    /** The code with those above it, nearest first; none when there is no such code. */
+    public List<String> withAbove(String code) {
+        List<String> codes = new ArrayList<>();
+        for (Optional<Standard> at = find(code); at.isPresent(); at = above(at.get())) {
+            codes.add(at.get().code());
+        }
+        return codes;
+    }
+
+    private Optional<Standard> above(Standard standard) {
+        return standard.parent() == null ? Optional.empty() : find(standard.parent());
     }
 
     public Optional<Standard> find(String code) {

@@ -1,8 +1,10 @@
 package org.scholion.formats.assessment;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -65,24 +67,39 @@ public final class AssessmentReader {
         }
         String title = root.text("title");
         String language = root.text("language", "en");
-        List<Framework> frameworks = all(root.list("frameworks"), AssessmentReader::framework);
+        List<Framework> frameworks = all(root.list("frameworks"), FrameworkReader::read);
         List<Part> parts = all(root.list("parts"), AssessmentReader::part);
-        List<Item> items = all(root.list("items"), c -> ItemReader.read(c, language));
+        List<ItemReader.Read> read = all(root.list("items"), c -> ItemReader.read(c, language));
+        List<Item> items = read.stream().map(ItemReader.Read::item).toList();
         List<Adjustment> adjustments = all(root.list("adjustments"), AssessmentReader::adjustment);
         Optional<Grading> grading = root.field("grading").isPresent()
                 ? root.field("grading").flatMap(c -> c.build(() -> GradingReader.read(c)))
                 : Optional.of(Grading.PLAIN);
+        Layout layout = LayoutReader.read(root);
         root.refuseUnknown();
         if (!root.faults().isEmpty() || grading.isEmpty()) {
             return Optional.empty();
         }
         Optional<Assessment> assessment =
                 root.build(() -> new Assessment(title, language, parts, items, adjustments, grading.get()));
-        assessment.ifPresent(a -> {
+        return assessment.map(a -> {
+            AssessmentFile file = new AssessmentFile(a, frameworks, particulars(read), layout);
             refuseUncompilable(a);
             refuseUnknownCodes(a, frameworks);
+            new Ties(file).refuseLost(root.list("items"));
+            LayoutReader.refuseUndrawable(root, file);
+            return file;
         });
-        return assessment.map(a -> new AssessmentFile(a, frameworks));
+    }
+
+    private static Map<String, Particulars> particulars(List<ItemReader.Read> read) {
+        Map<String, Particulars> all = new HashMap<>();
+        for (ItemReader.Read one : read) {
+            if (!one.particulars().equals(Particulars.NONE)) {
+                all.put(one.item().id(), one.particulars());
+            }
+        }
+        return all;
     }
 
     /** What is built at each place; a place that is refused leaves its fault. */
@@ -146,22 +163,9 @@ public final class AssessmentReader {
         }
     }
 
-    private static Framework framework(Cursor c) {
-        List<Framework.Standard> standards = all(c.list("standards"), AssessmentReader::standard);
-        Framework framework = new Framework(c.text("id"), c.text("title"), c.text("version", "1"), standards);
-        c.refuseUnknown();
-        return framework;
-    }
-
-    private static Framework.Standard standard(Cursor c) {
-        Framework.Standard standard =
-                new Framework.Standard(c.text("code"), c.textOrNull("parent"), c.text("text", ""));
-        c.refuseUnknown();
-        return standard;
-    }
-
     private static Part part(Cursor c) {
         Part part = new Part(c.text("id"), c.text("title", ""), c.fractionOrNull("weight"), c.wholeOrNull("best"));
+        c.textOrNull("instructions");
         c.refuseUnknown();
         return part;
     }

@@ -28,10 +28,15 @@ public final class AssessmentWriter {
         }
         if (!a.parts().isEmpty()) {
             ArrayNode parts = node.putArray("parts");
-            a.parts().forEach(p -> part(parts.addObject(), p));
+            a.parts().forEach(p -> part(parts.addObject(), p, file.layout()));
         }
         ArrayNode items = node.putArray("items");
-        a.items().forEach(i -> items.add(ItemWriter.write(i)));
+        a.items().forEach(i -> {
+            ObjectNode item = ItemWriter.write(i);
+            ParticularsWriter.write(item, file.particulars(i.id()));
+            ParticularsWriter.text(item, "draw", file.layout().drawnItems().get(i.id()));
+            items.add(item);
+        });
         if (!a.adjustments().isEmpty()) {
             ArrayNode adjustments = node.putArray("adjustments");
             for (Adjustment adjustment : a.adjustments()) {
@@ -39,6 +44,7 @@ public final class AssessmentWriter {
             }
         }
         grading(node.putObject("grading"), a.grading());
+        LayoutWriter.write(node, file.layout());
         return node;
     }
 
@@ -54,7 +60,7 @@ public final class AssessmentWriter {
         }
     }
 
-    private static void part(ObjectNode node, Part part) {
+    private static void part(ObjectNode node, Part part, Layout layout) {
         node.put("id", part.id()).put("title", part.title());
         if (part.weight() != null) {
             node.put("weight", part.weight().toExact());
@@ -62,6 +68,7 @@ public final class AssessmentWriter {
         if (part.best() != null) {
             node.put("best", part.best());
         }
+        ParticularsWriter.text(node, "instructions", layout.instructions().get(part.id()));
     }
 
     private static void grading(ObjectNode node, Grading grading) {

@@ -30,7 +30,10 @@ import org.scholion.formats.json.Cursor;
 final class ItemReader {
     private ItemReader() {}
 
-    static Item read(Cursor c, String language) {
+    /** An item with what stands beside its key. */
+    record Read(Item item, Particulars particulars) {}
+
+    static Read read(Cursor c, String language) {
         String kind = c.text("kind");
         Head head = new Head(
                 c.text("id"),
@@ -53,8 +56,10 @@ final class ItemReader {
             case "passage" -> new PassageItem(head);
             default -> throw new Faulty("kind", "'" + kind + "' is not a kind of item that is known here");
         };
+        Particulars particulars = ParticularsReader.read(c);
+        c.textOrNull("draw");
         c.refuseUnknown();
-        return item;
+        return new Read(item, particulars);
     }
 
     private static ChoiceItem choice(Cursor c, Head head) {

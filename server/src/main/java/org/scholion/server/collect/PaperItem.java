@@ -15,8 +15,11 @@ import org.scholion.core.item.OpenItem;
 import org.scholion.core.item.OrderItem;
 import org.scholion.core.item.PairsItem;
 import org.scholion.core.item.PassageItem;
+import org.scholion.core.item.Rubric;
 import org.scholion.core.item.WorkingItem;
-import org.scholion.core.total.Assessment;
+import org.scholion.formats.assessment.AssessmentFile;
+import org.scholion.formats.assessment.Particulars;
+import org.scholion.formats.rich.RichText;
 
 /**
  * An item as a student sees it: what is asked and how to answer, and nothing of the key.
@@ -28,6 +31,11 @@ import org.scholion.core.total.Assessment;
  * @param left what is to be matched, {@code right} with what; {@code options} of an order are its steps, mixed
  * @param perLeft how many a left thing may be matched with; 0 where nothing is matched
  * @param parts the blanks
+ * @param body what is asked with its formatting; empty where the prompt says it all
+ * @param picture the picture that places are shown on; empty where there is none
+ * @param stem the reading passage that belongs to it
+ * @param reasonFor the choice whose reason is asked for
+ * @param rubric the criteria with their levels, where the teacher shows them beforehand
  */
 public record PaperItem(
         String id,
@@ -43,41 +51,74 @@ public record PaperItem(
         List<PaperOption> left,
         List<PaperOption> right,
         int perLeft,
-        List<PaperItem> parts) {
+        List<PaperItem> parts,
+        String body,
+        String picture,
+        String alt,
+        String hint,
+        @Nullable String stem,
+        @Nullable String reasonFor,
+        @Nullable Integer minWords,
+        List<PaperCriterion> rubric) {
 
     public record PaperOption(String id, String text) {}
 
-    public static List<PaperItem> of(Assessment assessment) {
+    /** What a good answer does, level by level. */
+    public record PaperCriterion(String title, List<String> levels) {}
+
+    /** These items of a file in this order, numbered as they come. */
+    public static List<PaperItem> of(AssessmentFile file, PaperOrder order) {
         List<PaperItem> all = new ArrayList<>();
         int number = 0;
-        for (Item item : assessment.items()) {
+        for (Item item : order.items()) {
             number += item instanceof PassageItem ? 0 : 1;
-            all.add(of(item, item instanceof PassageItem ? 0 : number));
+            Particulars particulars = file.particulars(item.id());
+            all.add(of(item, item instanceof PassageItem ? 0 : number, particulars, order.options(item)));
         }
         return all;
     }
 
-    public static PaperItem of(Item item, int number) {
+    private static PaperItem of(Item item, int number, Particulars p, List<PaperOption> options) {
         return new PaperItem(
                 item.id(),
                 number,
                 item.kind(),
                 item.head().prompt(),
                 item.points().toExact(),
-                options(item),
+                options,
                 item instanceof ChoiceItem c ? c.max() : 0,
                 item instanceof NumberItem n && n.unit() != null,
                 item instanceof OpenItem o ? o.maxWords() : null,
                 item instanceof WorkingItem w ? w.start() : item instanceof CorrectionItem c ? c.source() : "",
-                item instanceof PairsItem p ? named(p.left()) : List.of(),
-                item instanceof PairsItem p ? mixed(p.id(), named(p.right())) : List.of(),
-                item instanceof PairsItem p ? p.perLeft() : 0,
+                item instanceof PairsItem x ? named(x.left()) : List.of(),
+                item instanceof PairsItem x ? mixed(x.id(), named(x.right())) : List.of(),
+                item instanceof PairsItem x ? x.perLeft() : 0,
                 item instanceof BlanksItem b
-                        ? b.parts().stream().map(p -> of(p.item(), 0)).toList()
-                        : List.of());
+                        ? b.parts().stream().map(PaperItem::part).toList()
+                        : List.of(),
+                p.body() == null ? "" : RichText.clean(p.body()),
+                p.picture() == null ? "" : p.picture().file(),
+                p.picture() == null ? "" : p.picture().alt(),
+                p.hint() == null ? "" : p.hint(),
+                p.stem(),
+                p.reasonFor(),
+                item instanceof OpenItem o ? o.minWords() : null,
+                item instanceof OpenItem o && p.rubricShown() ? criteria(o) : List.of());
     }
 
-    private static List<PaperOption> options(Item item) {
+    private static PaperItem part(BlanksItem.Part part) {
+        return of(part.item(), 0, Particulars.NONE, options(part.item()));
+    }
+
+    private static List<PaperCriterion> criteria(OpenItem item) {
+        return item.criteria().stream()
+                .map(c -> new PaperCriterion(
+                        c.title(), c.levels().stream().map(Rubric.Level::text).toList()))
+                .toList();
+    }
+
+    /** Options as the key has them, and the steps of an order mixed. */
+    static List<PaperOption> options(Item item) {
         if (item instanceof ChoiceItem c) {
             return c.options().stream()
                     .map(o -> new PaperOption(o.id(), o.text()))

@@ -5,10 +5,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
+import org.scholion.core.item.SpotItem;
 import org.scholion.server.access.Access;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.key.Edition;
@@ -25,19 +25,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Giving an assessment out to sections. */
 @Service
 public class Sittings {
-    private static final Set<String> ON_SCREEN = Set.of(
-            "choice",
-            "text",
-            "number",
-            "blanks",
-            "pairs",
-            "order",
-            "correction",
-            "formula",
-            "working",
-            "open",
-            "passage");
-
     private final Repository repository;
     private final Assessments assessments;
     private final Editions editions;
@@ -144,14 +131,15 @@ public class Sittings {
         }
     }
 
-    /** Kinds for which the students' pages have no field yet can come in from a file, but not be taken on screen. */
+    /** A place can only be shown on a picture. */
     private static void requireAnswerable(Edition edition) {
         for (Item item : edition.assessment().items()) {
-            if (!ON_SCREEN.contains(item.kind())) {
+            if (item instanceof SpotItem
+                    && edition.file().particulars(item.id()).picture() == null) {
                 throw Refused.invalid(
                         "items",
-                        "question " + edition.numberOf(item.id()) + " (" + item.kind()
-                                + ") cannot be answered on screen yet; bring its answers in from a file");
+                        "question " + edition.numberOf(item.id())
+                                + " has no picture yet; put one in, or bring its answers in from a file");
             }
         }
     }

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
@@ -67,6 +68,9 @@ public class Taking {
     /** The acknowledgement of an answer: it is sent after the answer is safe. */
     public record SavedAnswer(Instant savedAt) {}
 
+    /** The questions' own paper, seen beside the answers. */
+    public record PaperSheet(String file, String name, String type) {}
+
     /** The paper as the student sees it. Nothing of the key is in it. */
     public record Paper(
             UUID attempt,
@@ -74,6 +78,7 @@ public class Taking {
             Instant deadline,
             boolean handedIn,
             List<PaperItem> items,
+            List<PaperSheet> questions,
             Map<String, Object> answers,
             List<String> flagged) {}
 
@@ -128,7 +133,11 @@ public class Taking {
                 edition.assessment().title(),
                 sittings.require(attempt.sitting()).deadline(attempt.startedAt()),
                 attempt.isIn(),
-                PaperItem.of(edition.assessment()),
+                PaperItem.of(
+                        edition.file(), new PaperOrder(edition.file(), attemptId.getLeastSignificantBits(), Set.of())),
+                edition.file().layout().questions().stream()
+                        .map(q -> new PaperSheet(q.file(), q.name(), q.type()))
+                        .toList(),
                 answers,
                 flagged);
     }

@@ -44,6 +44,11 @@ public class Courses {
                 .param(title)
                 .param(framework)
                 .update();
+        if (framework != null) {
+            db.sql("insert into course_framework (course_id, framework_id, place) values (?, ?, 0)")
+                    .params(id, framework)
+                    .update();
+        }
         teachers.forEach(t -> db.sql("insert into course_teacher (course_id, person_id) values (?, ?)")
                 .params(id, t)
                 .update());

@@ -9,6 +9,7 @@ import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
 
 /** An assessment while it is written; its draft has the form of the assessment file, without frameworks. */
 @Entity
@@ -36,6 +37,10 @@ class AssessmentRow {
 
     @Column(name = "made_at")
     Instant madeAt = Instant.EPOCH;
+
+    @Column(name = "changed_by")
+    @Nullable
+    UUID changedBy;
 
     @Column(name = "changed_at")
     Instant changedAt = Instant.EPOCH;

@@ -1,15 +1,15 @@
 package org.scholion.server.key;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.formats.assessment.AssessmentFile;
-import org.scholion.formats.assessment.AssessmentReader;
 import org.scholion.formats.json.Fault;
 import org.scholion.formats.json.Json;
 import org.scholion.server.access.Access;
+import org.scholion.server.person.People;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
@@ -31,14 +31,26 @@ public class Assessments {
     private final Editions editions;
     private final Frameworks frameworks;
     private final Access access;
+    private final ItemHistory history;
+    private final People people;
     private final Ids ids;
     private final Clock clock;
 
-    Assessments(Repository repository, Editions editions, Frameworks frameworks, Access access, Ids ids, Clock clock) {
+    Assessments(
+            Repository repository,
+            Editions editions,
+            Frameworks frameworks,
+            Access access,
+            ItemHistory history,
+            People people,
+            Ids ids,
+            Clock clock) {
         this.repository = repository;
         this.editions = editions;
         this.frameworks = frameworks;
         this.access = access;
+        this.history = history;
+        this.people = people;
         this.ids = ids;
         this.clock = clock;
     }
@@ -50,16 +62,21 @@ public class Assessments {
      *
      * @param edition the number of the latest edition; null before giving out
      * @param faults what has to be put right before it can be given out
-     * @param framework the standards that items can be aligned to
+     * @param broken the items of which an example no longer gets what it is to get
+     * @param frameworks the standards that items can be aligned to
+     * @param changedBy who changed it last; null when nobody did since it was made
      */
     public record KeyView(
             Object definition,
             int revision,
             @Nullable Integer edition,
             List<Fault> faults,
-            @Nullable Object framework) {}
+            List<String> broken,
+            List<Object> frameworks,
+            @Nullable String changedBy,
+            Instant changedAt) {}
 
-    public record Saved(int revision, List<Fault> faults) {}
+    public record Saved(int revision, List<Fault> faults, List<String> broken) {}
 
     /** What other features need to know of an assessment. */
     public record Facts(UUID id, UUID course, String title) {}
@@ -99,13 +116,17 @@ public class Assessments {
     public KeyView key(Me me, UUID id) {
         AssessmentRow row = mine(me, id);
         JsonNode draft = JsonColumn.read(row.draft);
-        Optional<JsonNode> framework = frameworks.ofCourse(row.course);
+        List<JsonNode> known = frameworks.ofCourse(row.course);
+        DraftCheck check = DraftCheck.of(withFrameworks(draft, known));
         return new KeyView(
                 JsonColumn.plain(draft),
                 row.revision,
                 editions.latest(id).map(Edition::number).orElse(null),
-                check(draft, framework),
-                framework.map(JsonColumn::plain).orElse(null));
+                check.faults(),
+                check.broken(),
+                known.stream().map(JsonColumn::plain).toList(),
+                row.changedBy == null ? null : people.name(row.changedBy),
+                row.changedAt);
     }
 
     /**
@@ -120,19 +141,26 @@ public class Assessments {
             throw Refused.conflict(
                     "given-out", "This assessment is given out. A change makes a new edition: see its effect first.");
         }
-        return store(row, JsonColumn.node(definition), revision);
+        return store(me.id(), row, JsonColumn.node(definition), revision);
+    }
+
+    /** What an item of the draft was, from change to change. */
+    @Transactional(readOnly = true)
+    public List<ItemHistory.Version> history(Me me, UUID id, String item) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, id);
+        return history.of(id, item);
     }
 
     /** Puts the draft to what a new edition says, so that the key that is shown is the key that scores. */
     @Transactional
-    public void follow(UUID id, JsonNode definition) {
+    public void follow(Me me, UUID id, JsonNode definition) {
         AssessmentRow row = repository.findById(id).orElseThrow(Refused::notFound);
         ObjectNode draft = definition.deepCopy().asObject();
         draft.remove("frameworks");
-        store(row, draft, row.revision);
+        store(me.id(), row, draft, row.revision);
     }
 
-    private Saved store(AssessmentRow row, JsonNode draft, int revision) {
+    private Saved store(UUID person, AssessmentRow row, JsonNode draft, int revision) {
         if (row.revision != revision) {
             throw Refused.conflict(
                     "changed-meanwhile", "A colleague has changed this key meanwhile. Yours is still on your screen.");
@@ -141,38 +169,37 @@ public class Assessments {
         if (!draft.isObject() || text.length() > LARGEST) {
             throw Refused.invalid("", "a key is one object of at most four megabytes");
         }
+        history.keep(row.id, person, JsonColumn.read(row.draft), draft);
         row.draft = text;
+        row.changedBy = person;
         row.title = draft.path("title").asString("").isBlank()
                 ? row.title
                 : draft.path("title").asString();
         row.changedAt = clock.instant();
-        return new Saved(repository.saveAndFlush(row).revision, check(draft, frameworks.ofCourse(row.course)));
-    }
-
-    private static List<Fault> check(JsonNode draft, Optional<JsonNode> framework) {
-        return AssessmentReader.check(withFramework(draft, framework));
+        DraftCheck check = DraftCheck.of(withFrameworks(draft, frameworks.ofCourse(row.course)));
+        return new Saved(repository.saveAndFlush(row).revision, check.faults(), check.broken());
     }
 
     /** The draft as a whole assessment file: with the framework that its course works with. */
     @Transactional(readOnly = true)
     public JsonNode whole(UUID id) {
         AssessmentRow row = repository.findById(id).orElseThrow(Refused::notFound);
-        return withFramework(JsonColumn.read(row.draft), frameworks.ofCourse(row.course));
+        return withFrameworks(JsonColumn.read(row.draft), frameworks.ofCourse(row.course));
     }
 
     /** A changed definition as a whole assessment file. */
     @Transactional(readOnly = true)
     public JsonNode whole(UUID id, Object definition) {
         AssessmentRow row = repository.findById(id).orElseThrow(Refused::notFound);
-        return withFramework(JsonColumn.node(definition), frameworks.ofCourse(row.course));
+        return withFrameworks(JsonColumn.node(definition), frameworks.ofCourse(row.course));
     }
 
-    private static JsonNode withFramework(JsonNode draft, Optional<JsonNode> framework) {
-        if (framework.isEmpty() || !draft.isObject()) {
+    private static JsonNode withFrameworks(JsonNode draft, List<JsonNode> frameworks) {
+        if (frameworks.isEmpty() || !draft.isObject()) {
             return draft;
         }
         ObjectNode whole = draft.deepCopy().asObject();
-        whole.putArray("frameworks").add(framework.get());
+        whole.putArray("frameworks").addAll(frameworks);
         return whole;
     }
 

@@ -43,6 +43,9 @@ class KeyController {
 
     record DraftChange(Object definition, int revision) {}
 
+    /** A key as it is edited, without being saved. */
+    record Definition(Object definition) {}
+
     record ItemTrial(Object item, List<Object> answers) {}
 
     @PostMapping("/assessments")
@@ -87,6 +90,36 @@ class KeyController {
     List<Editions.EditionLine> history(@AuthenticationPrincipal Me me, @PathVariable UUID assessment) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         return editions.history(assessment);
+    }
+
+    /** What an item was, from change to change. */
+    @GetMapping("/assessments/{assessment}/items/{item}/history")
+    List<ItemHistory.Version> itemHistory(
+            @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @PathVariable String item) {
+        return assessments.history(me, assessment, item);
+    }
+
+    /** What a key comes to as it is edited. Nothing is stored. */
+    @PostMapping("/assessments/{assessment}/sums")
+    PaperSums sums(@AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody Definition wanted) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        return PaperSums.of(assessments.whole(assessment, wanted.definition()));
+    }
+
+    /** What made-up sets of answers would come to under a key as it is edited. Nothing is stored. */
+    @PostMapping("/assessments/{assessment}/trials")
+    List<Trials.TrialView> trials(
+            @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody Definition wanted) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        return Trials.of(assessments.whole(assessment, wanted.definition()));
+    }
+
+    /** Sets right below and right at every bound, and two at the ends, made of right and blank answers. */
+    @PostMapping("/assessments/{assessment}/trials/proposed")
+    List<Trials.Proposed> proposed(
+            @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody Definition wanted) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        return Trials.proposed(assessments.whole(assessment, wanted.definition()));
     }
 
     /** Checks one item as it is written, and tries answers on it. Nothing is stored. */

@@ -71,7 +71,7 @@ public class Regrading {
         turns.take(candidate.assessmentId());
         Comparison comparison = compare(candidate);
         editions.add(me, candidate, why, undoes);
-        assessments.follow(candidate.assessmentId(), candidate.definition());
+        assessments.follow(me, candidate.assessmentId(), candidate.definition());
         ledger.append(me.school(), comparison.moved());
         standings.refresh(candidate.assessmentId());
         events.say("assessment:" + candidate.assessmentId());

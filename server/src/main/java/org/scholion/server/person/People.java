@@ -74,6 +74,12 @@ public class People {
         return repository.findBySchoolAndNumber(school, number).map(Person::me);
     }
 
+    /** A person's name as it is shown; of nobody, nothing. */
+    @Transactional(readOnly = true)
+    public String name(UUID id) {
+        return repository.findById(id).map(p -> p.given + " " + p.family).orElse("");
+    }
+
     @Transactional(readOnly = true)
     public Optional<Me> byId(UUID id) {
         return repository.findById(id).map(Person::me);

@@ -6,10 +6,15 @@ import org.scholion.formats.json.Faults;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 
 /** Errors as problem details (RFC 9457) with a code and the places that are wrong. */
@@ -41,6 +46,17 @@ class Problems extends ResponseEntityExceptionHandler {
                 "conflict",
                 "Somebody else was quicker. Nothing was changed; look again and repeat it if it is still wanted.",
                 List.of());
+    }
+
+    @Override
+    protected @org.jspecify.annotations.Nullable ResponseEntity<Object> handleMaxUploadSizeExceededException(
+            MaxUploadSizeExceededException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE)
+                .body(problem(
+                        HttpStatus.CONTENT_TOO_LARGE,
+                        "too-large",
+                        "This file is larger than 40 MB. Nothing was taken; make it smaller and put it in again.",
+                        List.of()));
     }
 
     @ExceptionHandler

@@ -19,8 +19,9 @@ import org.springframework.security.web.context.SecurityContextRepository;
  */
 @Configuration
 class SecurityRules {
-    private static final String CONTENT = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; "
-            + "frame-ancestors 'none'; base-uri 'self'; form-action 'self'";
+    private static final String CONTENT =
+            "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; media-src 'self'; "
+                    + "frame-ancestors 'none'; base-uri 'self'; form-action 'self'";
 
     @Bean
     SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, IdempotencyFilter idempotency)
@@ -33,6 +34,10 @@ class SecurityRules {
                         .permitAll()
                         .requestMatchers(HttpMethod.DELETE, "/api/session")
                         .permitAll()
+                        .requestMatchers(HttpMethod.GET, "/api/files/*")
+                        .authenticated()
+                        .requestMatchers(HttpMethod.POST, "/api/maths")
+                        .authenticated()
                         .requestMatchers("/api/student/**")
                         .hasRole("STUDENT")
                         .requestMatchers("/api/**")

@@ -1,7 +1,6 @@
 package org.scholion.server.standard;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.scholion.server.access.Access;
 import org.scholion.server.platform.Ids;
@@ -71,12 +70,14 @@ public class Frameworks {
                 .single();
     }
 
-    /** The framework that a course works with. */
+    /** The frameworks that a course works with, the main one first. */
     @Transactional(readOnly = true)
-    public Optional<JsonNode> ofCourse(UUID course) {
-        return db.sql("select f.definition from framework f join course c on c.framework_id = f.id where c.id = ?")
+    public List<JsonNode> ofCourse(UUID course) {
+        return db.sql("""
+                        select f.definition from framework f join course_framework c on c.framework_id = f.id
+                        where c.course_id = ? order by c.place""")
                 .param(course)
                 .query((row, n) -> JsonColumn.read(row.getString(1)))
-                .optional();
+                .list();
     }
 }

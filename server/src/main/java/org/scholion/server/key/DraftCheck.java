@@ -1,0 +1,59 @@
+package org.scholion.server.key;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.scholion.core.item.Item;
+import org.scholion.core.number.Fraction;
+import org.scholion.core.total.Part;
+import org.scholion.formats.assessment.AssessmentFile;
+import org.scholion.formats.assessment.AssessmentReader;
+import org.scholion.formats.assessment.Particulars;
+import org.scholion.formats.json.Fault;
+import org.scholion.formats.json.Faults;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * What is wrong with a draft.
+ *
+ * @param faults what has to be put right before it can be given out
+ * @param broken the items of which an example no longer gets what it is to get; looked at once there is no fault
+ */
+record DraftCheck(List<Fault> faults, List<String> broken) {
+
+    static DraftCheck of(JsonNode whole) {
+        try {
+            AssessmentFile file = AssessmentReader.read(whole);
+            return new DraftCheck(weights(file.assessment().parts()), broken(file));
+        } catch (Faults e) {
+            return new DraftCheck(e.all(), List.of());
+        }
+    }
+
+    /** The rules can weigh any numbers; whoever reads a paper expects a hundred. */
+    private static List<Fault> weights(List<Part> parts) {
+        Fraction sum = Fraction.ZERO;
+        for (Part part : parts) {
+            if (part.weight() == null) {
+                return List.of();
+            }
+            sum = sum.plus(part.weight());
+        }
+        return parts.isEmpty() || sum.equals(Fraction.HUNDRED)
+                ? List.of()
+                : List.of(new Fault(
+                        "parts",
+                        "the weights of the parts sum to " + sum.toExact()
+                                + ", not to 100; spread them evenly or scale them"));
+    }
+
+    private static List<String> broken(AssessmentFile file) {
+        List<String> broken = new ArrayList<>();
+        for (Item item : file.assessment().scorable()) {
+            Particulars particulars = file.particulars(item.id());
+            if (ItemCheck.examples(item, particulars).stream().anyMatch(t -> Boolean.FALSE.equals(t.holds()))) {
+                broken.add(item.id());
+            }
+        }
+        return broken;
+    }
+}

@@ -1,0 +1,185 @@
+package org.scholion.server.key;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.draw.Draw;
+import org.scholion.core.draw.Drawing;
+import org.scholion.core.number.Fraction;
+import org.scholion.core.standard.Framework;
+import org.scholion.formats.assessment.FrameworkReader;
+import org.scholion.formats.assessment.LayoutReader;
+import org.scholion.formats.json.Cursor;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * What a key comes to while it is written: an item that is not finished counts with what is there of it. What is no
+ * number counts nothing here; it is named as a fault elsewhere.
+ *
+ * @param minutes the time asked; {@code untimed} items say none
+ * @param covered every standard of the frameworks with its items and points, those below it included
+ */
+record PaperSums(
+        int questions,
+        String points,
+        String minutes,
+        int untimed,
+        List<PartSum> parts,
+        @Nullable String weights,
+        List<Covered> covered,
+        List<DrawReport> draws) {
+
+    record PartSum(String part, int items, String points) {}
+
+    record Covered(String code, String text, int level, int items, String points) {}
+
+    /**
+     * How fair the alternatives of a draw are: the mean expected difficulty of each of many draws.
+     *
+     * @param lacks what the pool lacks, in words; then there is nothing else to say
+     */
+    record DrawReport(
+            String id,
+            int pool,
+            List<String> lacks,
+            int drawn,
+            @Nullable String hardest,
+            @Nullable String easiest,
+            @Nullable String mean,
+            int unknown) {}
+
+    private static final int DRAWS = 200;
+
+    static PaperSums of(JsonNode whole) {
+        List<JsonNode> items = new ArrayList<>();
+        whole.path("items").forEach(i -> {
+            if (!i.path("kind").asString("").equals("passage")) {
+                items.add(i);
+            }
+        });
+        List<Framework> frameworks = new ArrayList<>();
+        whole.path("frameworks").forEach(f -> frameworks.add(FrameworkReader.read(Cursor.at(f))));
+        Map<String, List<JsonNode>> drawn = new LinkedHashMap<>();
+        items.forEach(i -> drawn.computeIfAbsent(i.path("draw").asString(""), d -> new ArrayList<>())
+                .add(i));
+        List<Draw> draws = LayoutReader.draws(whole);
+        List<JsonNode> asked = asked(items, drawn, draws);
+        return new PaperSums(
+                asked.size(),
+                sum(asked, "points").toExact(),
+                sum(asked, "minutes").toExact(),
+                (int) asked.stream().filter(i -> !i.hasNonNull("minutes")).count(),
+                parts(whole, asked),
+                weights(whole),
+                covered(items, frameworks),
+                draws.stream()
+                        .map(d -> report(d, drawn.getOrDefault(d.id(), List.of()), frameworks))
+                        .toList());
+    }
+
+    /** Of a draw only as many items are asked as are drawn; they are worth the same, so the first stand for all. */
+    private static List<JsonNode> asked(List<JsonNode> items, Map<String, List<JsonNode>> drawn, List<Draw> draws) {
+        List<JsonNode> asked = new ArrayList<>(items);
+        for (Draw draw : draws) {
+            List<JsonNode> pool = drawn.getOrDefault(draw.id(), List.of());
+            asked.removeAll(pool.subList(Math.min(draw.take(), pool.size()), pool.size()));
+        }
+        return asked;
+    }
+
+    private static Fraction sum(List<JsonNode> items, String field) {
+        Fraction sum = Fraction.ZERO;
+        for (JsonNode item : items) {
+            sum = sum.plus(number(item.path(field)));
+        }
+        return sum;
+    }
+
+    private static Fraction number(JsonNode node) {
+        return Fraction.parse(node.asString("")).orElse(Fraction.ZERO);
+    }
+
+    private static List<PartSum> parts(JsonNode whole, List<JsonNode> items) {
+        List<PartSum> sums = new ArrayList<>();
+        whole.path("parts").forEach(part -> {
+            String id = part.path("id").asString("");
+            List<JsonNode> inside = items.stream()
+                    .filter(i -> i.path("part").asString("").equals(id))
+                    .toList();
+            sums.add(new PartSum(id, inside.size(), sum(inside, "points").toExact()));
+        });
+        return sums;
+    }
+
+    private static @Nullable String weights(JsonNode whole) {
+        List<JsonNode> parts = new ArrayList<>();
+        whole.path("parts").forEach(parts::add);
+        return parts.stream().anyMatch(p -> p.hasNonNull("weight"))
+                ? sum(parts, "weight").toExact()
+                : null;
+    }
+
+    private static List<Covered> covered(List<JsonNode> items, List<Framework> frameworks) {
+        List<Covered> covered = new ArrayList<>();
+        for (Framework framework : frameworks) {
+            for (Framework.Standard s : framework.standards()) {
+                List<JsonNode> on = items.stream()
+                        .filter(i -> codes(i, List.of(framework)).contains(s.code()))
+                        .toList();
+                covered.add(new Covered(
+                        s.code(),
+                        s.text(),
+                        framework.withAbove(s.code()).size(),
+                        on.size(),
+                        sum(on, "points").toExact()));
+            }
+        }
+        return covered;
+    }
+
+    /** The codes of an item, of its criteria and of its blanks, with those above them. */
+    static Set<String> codes(JsonNode item, List<Framework> frameworks) {
+        Set<String> own = new LinkedHashSet<>();
+        gather(item, own);
+        item.path("rubric").path("criteria").forEach(c -> gather(c, own));
+        item.path("parts").forEach(p -> gather(p, own));
+        Set<String> all = new LinkedHashSet<>(own);
+        frameworks.forEach(f -> own.forEach(code -> all.addAll(f.withAbove(code))));
+        return all;
+    }
+
+    private static void gather(JsonNode aligned, Set<String> codes) {
+        aligned.path("standards").forEach(s -> codes.add(s.path("code").asString("")));
+    }
+
+    private static DrawReport report(Draw draw, List<JsonNode> items, List<Framework> frameworks) {
+        List<Draw.Candidate> pool = items.stream()
+                .map(i -> new Draw.Candidate(
+                        i.path("id").asString(""),
+                        codes(i, frameworks),
+                        Fraction.parse(i.path("difficulty").asString("")).orElse(null)))
+                .toList();
+        List<String> lacks = draw.lacks(pool);
+        if (!lacks.isEmpty()) {
+            return new DrawReport(draw.id(), pool.size(), lacks, 0, null, null, null, 0);
+        }
+        Drawing.Fairness f = new Drawing(draw, pool).fairness(DRAWS);
+        return new DrawReport(
+                draw.id(),
+                pool.size(),
+                lacks,
+                f.drawn(),
+                two(f.hardest()),
+                two(f.easiest()),
+                two(f.mean()),
+                f.unknown());
+    }
+
+    private static @Nullable String two(@Nullable Fraction share) {
+        return share == null ? null : share.rounded(2).toExact();
+    }
+}

@@ -1,0 +1,120 @@
+package org.scholion.server.platform;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.Clock;
+import java.util.HexFormat;
+import java.util.Optional;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageReader;
+import javax.imageio.stream.ImageInputStream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The school's pictures, recordings and papers, each kept once by the SHA-256 of its bytes. */
+@Service
+public class Files {
+    private static final int LARGEST_PICTURE = 10_000_000;
+    private static final int LARGEST = 40_000_000;
+
+    private final JdbcClient db;
+    private final Clock clock;
+
+    Files(JdbcClient db, Clock clock) {
+        this.db = db;
+        this.clock = clock;
+    }
+
+    /**
+     * A file that was taken.
+     *
+     * @param aspect height over width of a picture; null for anything else
+     */
+    public record Taken(
+            String id,
+            String name,
+            String type,
+            int size,
+            @Nullable Double aspect) {}
+
+    public record Content(String type, byte[] bytes) {}
+
+    /** Keeps a file; the same bytes again are the same file. */
+    @Transactional
+    public Taken take(Me me, String name, byte[] bytes) {
+        FileType type = FileType.of(bytes)
+                .orElseThrow(() -> Refused.invalid(
+                        "file",
+                        "'" + name
+                                + "' is no file that is taken here: pictures as PNG, JPEG, GIF or WebP, sound as MP3,"
+                                + " M4A, Ogg or WAV, papers as PDF"));
+        refuseLarge(name, type, bytes.length);
+        String id = sha256(bytes);
+        db.sql("""
+                        insert into file (school_id, id, type, name, size, bytes, made_by, made_at)
+                        values (:school, :id, :type, :name, :size, :bytes, :me, :now) on conflict do nothing""")
+                .param("school", me.school())
+                .param("id", id)
+                .param("type", type.media())
+                .param("name", name)
+                .param("size", bytes.length)
+                .param("bytes", bytes)
+                .param("me", me.id())
+                .param("now", java.sql.Timestamp.from(clock.instant()))
+                .update();
+        return new Taken(id, name, type.media(), bytes.length, type.isPicture() ? aspect(bytes) : null);
+    }
+
+    private static void refuseLarge(String name, FileType type, int size) {
+        int most = type.isPicture() ? LARGEST_PICTURE : LARGEST;
+        if (size > most) {
+            throw Refused.invalid(
+                    "file",
+                    "'" + name + "' has " + megabytes(size) + " MB; " + (type.isPicture() ? "a picture" : "a file")
+                            + " may have " + megabytes(most) + ". Make it smaller and put it in again.");
+        }
+    }
+
+    private static int megabytes(int bytes) {
+        return Math.round(bytes / 1_000_000f);
+    }
+
+    /** Read from the header alone, so that a picture that claims a huge size costs nothing. */
+    private static @Nullable Double aspect(byte[] bytes) {
+        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
+            var readers = ImageIO.getImageReaders(in);
+            if (!readers.hasNext()) {
+                return null;
+            }
+            ImageReader reader = readers.next();
+            try {
+                reader.setInput(in);
+                return (double) reader.getHeight(0) / reader.getWidth(0);
+            } finally {
+                reader.dispose();
+            }
+        } catch (IOException e) {
+            return null;
+        }
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<Content> find(Me me, String id) {
+        return db.sql("select type, bytes from file where school_id = ? and id = ?")
+                .params(me.school(), id)
+                .query((row, n) -> new Content(row.getString(1), row.getBytes(2)))
+                .optional();
+    }
+
+    private static String sha256(byte[] bytes) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("every Java has SHA-256", e);
+        }
+    }
+}

@@ -1,0 +1,26 @@
+import { useEffect, useRef } from "react";
+
+/** The typesetter comes by itself, when the first formula is shown. */
+const typesetter = () =>
+  Promise.all([import("katex"), import("katex/dist/katex.min.css")]).then(([k]) => k.default);
+
+/** Writes a formula into an element; what cannot be set stays as it is typed. */
+export function typeset(element: HTMLElement, latex: string) {
+  void typesetter().then((katex) =>
+    katex.render(latex, element, {
+      throwOnError: false,
+      output: "htmlAndMathml",
+      strict: false,
+      trust: false,
+    }),
+  );
+}
+
+/** A formula as it is printed; screen readers hear its MathML. */
+export function Maths({ latex, className = "" }: { latex: string; className?: string }) {
+  const at = useRef<HTMLSpanElement>(null);
+  useEffect(() => {
+    at.current && typeset(at.current, latex);
+  }, [latex]);
+  return <span ref={at} className={className} data-latex={latex} />;
+}

@@ -1,0 +1,164 @@
+import type { Schemas } from "../../../api/client";
+import { TextButton } from "../../../parts/Button";
+import { Choose } from "../../../parts/Choose";
+import { Field } from "../../../parts/Field";
+import { t } from "../../../text";
+import { type Definition, type Drawn, freeId, put, without } from "../definition";
+import { quotasOf, quotasText } from "./quotas";
+
+/** Draws: so many of the items that are put into one, by standard and difficulty, and how fair the alternatives are. */
+export function Draws({
+  definition,
+  reports,
+  faults,
+  onChange,
+}: {
+  definition: Definition;
+  reports: Schemas["DrawReport"][];
+  faults: { path: string; message: string }[];
+  onChange: (make: (d: Definition) => Definition) => void;
+}) {
+  const draws = definition.draws ?? [];
+  const set = (next: Drawn) =>
+    onChange((d) => ({ ...d, draws: (d.draws ?? []).map((o) => (o.id === next.id ? next : o)) }));
+  const remove = (id: string) =>
+    onChange((d) => ({
+      ...put(
+        d,
+        "draws",
+        (d.draws ?? []).filter((o) => o.id !== id),
+      ),
+      items: d.items.map((i) => (i.draw === id ? without(i, "draw") : i)),
+    }));
+  return (
+    <section className="mt-6 border-t border-rule pt-4" aria-label={t("Draws")}>
+      <h2 className="mb-2 font-semibold">{t("Draws")}</h2>
+      {draws.map((draw, i) => (
+        <fieldset key={draw.id} className="mb-4 border-l-3 border-rule pl-3">
+          <legend className="sr-only">{t("draw {{id}}", { id: draw.id })}</legend>
+          <div className="flex flex-wrap items-end gap-4">
+            <Field
+              label={t("Asked")}
+              value={String(draw.take)}
+              inputMode="numeric"
+              className="w-20"
+              onChange={(e) => set({ ...draw, take: Number(e.target.value.replace(/\D/g, "")) || 0 })}
+            />
+            <span className="pb-2">
+              {t("of {{n}}", { n: definition.items.filter((x) => x.draw === draw.id).length })}
+            </span>
+            <Field
+              label={t("Of these, by standard")}
+              defaultValue={quotasText(draw.quotas)}
+              placeholder="2 T1, 2 T2"
+              className="w-48"
+              onChange={(e) => set(put(draw, "quotas", quotasOf(e.target.value)))}
+            />
+            <Field
+              label={t("Difficulty around")}
+              value={draw.difficulty ?? ""}
+              placeholder="0.6"
+              className="w-36"
+              onChange={(e) => set(put(draw, "difficulty", e.target.value))}
+            />
+            <Choose
+              className="pb-1"
+              label={t("drawn")}
+              value={draw.each ?? "sitting"}
+              options={[
+                ["sitting", t("once, when it is given out")],
+                ["student", t("for each student")],
+              ]}
+              onChange={(each) => set({ ...draw, each: each as "sitting" | "student" })}
+            />
+            <TextButton className="ml-auto pb-2 text-small text-soft" onClick={() => remove(draw.id)}>
+              {t("out")}
+            </TextButton>
+          </div>
+          <Pool definition={definition} draw={draw} onChange={onChange} />
+          <Report report={reports.find((r) => r.id === draw.id)} />
+          {faults
+            .filter((f) => f.path.startsWith(`draws[${i}]`))
+            .map((f) => (
+              <p key={f.path + f.message} role="alert" className="font-semibold text-waiting">
+                {f.message}
+              </p>
+            ))}
+        </fieldset>
+      ))}
+      <TextButton
+        onClick={() =>
+          onChange((d) => ({
+            ...d,
+            draws: [...(d.draws ?? []), { id: freeId("d", d.draws ?? []), take: 1 }],
+          }))
+        }
+      >
+        {t("another draw")}
+      </TextButton>
+    </section>
+  );
+}
+
+/** Which items are in the draw; more come from the bank. */
+function Pool({
+  definition,
+  draw,
+  onChange,
+}: {
+  definition: Definition;
+  draw: Drawn;
+  onChange: (make: (d: Definition) => Definition) => void;
+}) {
+  const able = definition.items.filter((i) => i.kind !== "passage" && (!i.draw || i.draw === draw.id));
+  return (
+    <details className="my-2">
+      <summary className="text-small underline">{t("which items")}</summary>
+      <ul className="max-h-60 overflow-y-auto">
+        {able.map((item) => (
+          <li key={item.id}>
+            <label className="flex items-baseline gap-2 py-0.5">
+              <input
+                type="checkbox"
+                checked={item.draw === draw.id}
+                onChange={(e) => {
+                  const into = e.target.checked;
+                  onChange((d) => ({
+                    ...d,
+                    items: d.items.map((i) =>
+                      i.id === item.id ? (into ? { ...i, draw: draw.id } : without(i, "draw")) : i,
+                    ),
+                  }));
+                }}
+              />
+              <span className="font-script">{item.prompt || item.id}</span>
+              <span className="text-small text-soft">
+                {(item.standards ?? []).map((s) => s.code).join(" ")} {item.difficulty}
+              </span>
+            </label>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+
+function Report({ report }: { report: Schemas["DrawReport"] | undefined }) {
+  if (!report) {
+    return null;
+  }
+  if (report.lacks.length > 0) {
+    return <p className="text-waiting">{report.lacks.join("; ")}.</p>;
+  }
+  return (
+    <p className="text-small text-soft">
+      {report.mean === null
+        ? t("Nothing is known of the items' difficulty, so nothing can be said of how alike the draws are.")
+        : t(
+            "{{n}} draws compared: the share expected is {{mean}} on the mean, {{hardest}} in the hardest and {{easiest}} in the easiest.",
+            { n: report.drawn, mean: report.mean, hardest: report.hardest, easiest: report.easiest },
+          )}{" "}
+      {report.unknown > 0 && t("{{count}} items have no difficulty.", { count: report.unknown })}
+    </p>
+  );
+}

@@ -1,0 +1,28 @@
+import type { Part } from "../definition";
+
+const HUNDRED = 100;
+
+/** Whole weights that differ by at most one and sum to a hundred. */
+export function spread(parts: Part[]): Part[] {
+  const share = Math.floor(HUNDRED / parts.length);
+  const left = HUNDRED - share * parts.length;
+  return parts.map((p, i) => ({ ...p, weight: String(share + (i < left ? 1 : 0)) }));
+}
+
+/** The weights as shares of a hundred, exact as fractions where they do not come out even. */
+export function scaled(parts: Part[]): Part[] {
+  const units = parts.map((p) => thousandths(p.weight));
+  const sum = units.reduce((a, b) => a + b, 0);
+  if (sum === 0) {
+    return spread(parts);
+  }
+  return parts.map((p, i) => {
+    const above = (units[i] ?? 0) * HUNDRED;
+    const by = divisor(above, sum);
+    return { ...p, weight: sum === by ? String(above / by) : `${above / by}/${sum / by}` };
+  });
+}
+
+const thousandths = (weight: string | undefined) =>
+  Math.max(0, Math.round(Number(weight ?? "0") * 1000)) || 0;
+const divisor = (a: number, b: number): number => (b === 0 ? a || 1 : divisor(b, a % b));

@@ -1,0 +1,219 @@
+import { keepPreviousData, useMutation, useQuery } from "@tanstack/react-query";
+import { useDeferredValue, useState } from "react";
+import { api, ok, type Schemas } from "../../../api/client";
+import { Button, TextButton } from "../../../parts/Button";
+import { shape } from "../../../parts/Mark";
+import { MarginPart, Note, Sheet } from "../../../parts/Sheet";
+import { Empty, Trouble } from "../../../parts/States";
+import { AnswerField } from "../../../places/student/AnswerField";
+import { isSaid } from "../../../places/student/said";
+import { t } from "../../../text";
+import { points } from "../../../text/figures";
+import type { Item, Trial } from "../definition";
+import type { KeyPage } from "../Key";
+import { Saving } from "../KeyMargin";
+import { paperOf } from "../paperOf";
+
+/** Whole made-up sets of answers: what each would come to, so that a bound that is off by one is seen beforehand. */
+export function Sets({ assessment, view, draft }: KeyPage) {
+  const { definition } = draft;
+  const trials = definition.trials ?? [];
+  const [chosen, setChosen] = useState<number | null>(null);
+  const asked = useDeferredValue(definition);
+  const path = { params: { path: { assessment } } };
+  const results = useQuery({
+    queryKey: ["trials", assessment, asked],
+    queryFn: () =>
+      ok(api.POST("/api/assessments/{assessment}/trials", { ...path, body: { definition: asked } })),
+    enabled: (asked.trials ?? []).length > 0,
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+  const propose = useMutation({
+    mutationFn: () =>
+      ok(api.POST("/api/assessments/{assessment}/trials/proposed", { ...path, body: { definition } })),
+    onSuccess: (proposed) => {
+      const names = proposed.map((p) => p.name);
+      setTrials([...trials.filter((x) => !names.includes(x.name)), ...proposed]);
+    },
+  });
+  const setTrials = (next: Trial[]) => draft.change((d) => ({ ...d, trials: next }));
+  const trial = chosen === null ? undefined : trials[chosen];
+  const result = chosen === null ? undefined : results.data?.[chosen];
+  return (
+    <Sheet
+      margin={
+        <>
+          <MarginPart title={t("What they are for")}>
+            <Note>
+              {t(
+                "Each set is scored and totalled as a student's would be, at every change of the key. The proposed ones lie right below and right at each bound.",
+              )}
+            </Note>
+          </MarginPart>
+          <Saving assessment={assessment} draft={draft} edition={view.edition} />
+        </>
+      }
+    >
+      <div className="px-6 py-4">
+        <div className="mb-3 flex flex-wrap gap-3">
+          <Button look="strong" disabled={propose.isPending} onClick={() => propose.mutate()}>
+            {t("Propose sets at every bound")}
+          </Button>
+          <Button
+            look="quiet"
+            onClick={() => {
+              setTrials([...trials, { name: t("set {{n}}", { n: trials.length + 1 }), answers: {} }]);
+              setChosen(trials.length);
+            }}
+          >
+            {t("an own set")}
+          </Button>
+        </div>
+        <Trouble error={propose.error ?? results.error} />
+        {trials.length === 0 ? (
+          <Empty title={t("No set of answers yet.")}>
+            {t("Let sets be proposed, or answer the paper yourself once or more.")}
+          </Empty>
+        ) : (
+          <SetTable
+            trials={trials}
+            results={results.data ?? []}
+            chosen={chosen}
+            onChoose={setChosen}
+            onRemove={(i) => {
+              setTrials(trials.filter((_, n) => n !== i));
+              setChosen(null);
+            }}
+          />
+        )}
+        {trial && chosen !== null && (
+          <OneSet
+            items={definition.items}
+            trial={trial}
+            marks={result?.marks ?? []}
+            onChange={(next) => setTrials(trials.map((x, n) => (n === chosen ? next : x)))}
+          />
+        )}
+      </div>
+    </Sheet>
+  );
+}
+
+function SetTable({
+  trials,
+  results,
+  chosen,
+  onChoose,
+  onRemove,
+}: {
+  trials: Trial[];
+  results: Schemas["TrialView"][];
+  chosen: number | null;
+  onChoose: (i: number) => void;
+  onRemove: (i: number) => void;
+}) {
+  return (
+    <table className="w-full">
+      <thead>
+        <tr className="border-b border-rule text-left text-small text-soft">
+          {["Set", "Score", "Percent", "Band", "Said", ""].map((name) => (
+            <th key={name} scope="col" className="py-1 font-normal">
+              {name ? t(name) : <span className="sr-only">{t("take out")}</span>}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {trials.map((trial, i) => {
+          const r = results[i];
+          return (
+            <tr key={i} className={`border-b border-rule ${i === chosen ? "bg-by-rule-wash" : ""}`}>
+              <td className="py-1.5">
+                <button type="button" className="font-script underline" onClick={() => onChoose(i)}>
+                  {trial.name}
+                </button>
+              </td>
+              <td>{r && `${points(r.score)} / ${points(r.possible)}`}</td>
+              <td className="font-semibold">
+                {r?.percent !== undefined && r.percent !== null && `${points(r.percent)} %`}
+                {r?.provisional && <span className="font-normal text-waiting"> · {t("waits for you")}</span>}
+              </td>
+              <td>
+                {r?.band}
+                {r?.passed !== undefined && r.passed !== null && (
+                  <span className="text-soft"> {r.passed ? t("passes") : t("does not pass")}</span>
+                )}
+              </td>
+              <td className="font-script">{r?.message}</td>
+              <td className="text-right">
+                <TextButton className="text-small text-soft" onClick={() => onRemove(i)}>
+                  {t("out")}
+                </TextButton>
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+/** The answers of one set, in the fields that students have, each with what it gets. */
+function OneSet({
+  items,
+  trial,
+  marks,
+  onChange,
+}: {
+  items: Item[];
+  trial: Trial;
+  marks: Schemas["TrialMark"][];
+  onChange: (trial: Trial) => void;
+}) {
+  const answer = (id: string, said: unknown) => {
+    const { [id]: _, ...others } = trial.answers;
+    onChange({ ...trial, answers: isSaid(said) ? { ...others, [id]: said } : others });
+  };
+  return (
+    <section className="mt-6" aria-label={trial.name}>
+      <input
+        aria-label={t("name of the set")}
+        value={trial.name}
+        className="mb-2 w-full bg-sheet font-script text-words font-semibold"
+        onChange={(e) => onChange({ ...trial, name: e.target.value })}
+      />
+      <ol>
+        {items
+          .filter((i) => i.kind !== "passage")
+          .map((item, n) => {
+            const mark = marks.find((m) => m.item === item.id);
+            return (
+              <li key={item.id} className="grid gap-4 border-b border-rule py-3 md:grid-cols-[1fr_1fr_9rem]">
+                <span className="font-script">
+                  {n + 1}. {item.prompt}
+                </span>
+                <AnswerField
+                  item={paperOf(item)}
+                  answer={trial.answers[item.id] ?? null}
+                  onAnswer={(said) => answer(item.id, said)}
+                />
+                <span className="text-small">
+                  {mark && (
+                    <>
+                      <strong className="text-by-rule">
+                        {shape(mark)}{" "}
+                        {t("{{got}} of {{of}}", { got: points(mark.points), of: points(mark.of) })}
+                      </strong>
+                      <br />
+                      {mark.because}
+                    </>
+                  )}
+                </span>
+              </li>
+            );
+          })}
+      </ol>
+    </section>
+  );
+}
