@@ -1,4 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
+import { lazy, type ReactNode, Suspense } from "react";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { api, ok, type Schemas } from "./api/client";
 import { Frame } from "./parts/Frame";
@@ -10,7 +11,6 @@ import { Gradebook } from "./places/gradebook/Gradebook";
 import { GradebookHome } from "./places/gradebook/GradebookHome";
 import { People } from "./places/person/People";
 import { SignIn } from "./places/person/SignIn";
-import { Standards } from "./places/standards/Standards";
 import { Result } from "./places/student/Result";
 import { Results } from "./places/student/Results";
 import { Sitting } from "./places/student/Sitting";
@@ -21,24 +21,30 @@ import { Collect } from "./stops/collect/Collect";
 import { Examine } from "./stops/examine/Examine";
 import { HandBack } from "./stops/handback/HandBack";
 import { Queries } from "./stops/handback/Queries";
-import { Key } from "./stops/key/Key";
 import { Read } from "./stops/read/Read";
 import { Settle } from "./stops/settle/Settle";
+
+// What only some pages need comes when it is needed, so that the first page is there at once.
+const Key = lazy(() => import("./stops/key/Key").then((m) => ({ default: m.Key })));
+const Bank = lazy(() => import("./places/bank/Bank").then((m) => ({ default: m.Bank })));
+const Standards = lazy(() => import("./places/standards/Standards").then((m) => ({ default: m.Standards })));
+const later = (page: ReactNode) => <Suspense fallback={<p className="p-6 text-soft">…</p>}>{page}</Suspense>;
 
 const STAFF = [
   { path: "desk", element: <Desk /> },
   { path: "courses", element: <Courses /> },
   { path: "courses/:course", element: <Course /> },
-  { path: "standards", element: <Standards /> },
-  { path: "standards/:framework", element: <Standards /> },
+  { path: "standards", element: later(<Standards />) },
+  { path: "standards/:framework", element: later(<Standards />) },
   { path: "gradebook", element: <GradebookHome /> },
   { path: "gradebook/:course", element: <Gradebook /> },
+  { path: "bank", element: later(<Bank />) },
   { path: "queries", element: <Queries /> },
   {
     path: "a/:assessment",
     element: <Assessment />,
     children: [
-      { path: "key", element: <Key /> },
+      { path: "key", element: later(<Key />) },
       { path: "collect", element: <Collect /> },
       { path: "bring-in", element: <BringIn /> },
       { path: "settle", element: <Settle /> },
@@ -55,8 +61,8 @@ const STUDENT = [
 ];
 const ADMIN = [
   { path: "people", element: <People /> },
-  { path: "standards", element: <Standards /> },
-  { path: "standards/:framework", element: <Standards /> },
+  { path: "standards", element: later(<Standards />) },
+  { path: "standards/:framework", element: later(<Standards />) },
 ];
 
 function routes(session: Schemas["Session"]) {

@@ -9,6 +9,7 @@ import { KeysDialog } from "./Keys";
 const STAFF: [string, string][] = [
   ["Desk", "/desk"],
   ["Courses", "/courses"],
+  ["Bank", "/bank"],
   ["Standards", "/standards"],
   ["Gradebook", "/gradebook"],
 ];

@@ -10,6 +10,7 @@ import { t } from "../../text";
 import { AssessmentIn } from "./AssessmentIn";
 import { useNewAssessment } from "./NewAssessment";
 import { RosterIn } from "./RosterIn";
+import { SharedKeys } from "./SharedKeys";
 
 /** A course: its assessments with their line in small; sections and rosters in the margin. */
 export function Course() {
@@ -24,6 +25,7 @@ export function Course() {
         <Sheet margin={<Rosters view={view} />}>
           <h1 className="px-6 pt-5 pb-4 font-script text-title font-semibold">{view.title}</h1>
           <AssessmentRows course={course} />
+          <SharedKeys course={course} />
         </Sheet>
       )}
     </Loaded>

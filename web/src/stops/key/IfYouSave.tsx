@@ -8,6 +8,8 @@ import { MarginPart } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
 import { moment } from "../../text/figures";
+import { type Definition, put } from "./definition";
+import { Differences, type Fair, Fairness } from "./Fairness";
 import type { useDraft } from "./useDraft";
 
 /** After giving out: what a change would do to everyone who has answered, and the editions so far. */
@@ -23,6 +25,7 @@ export function IfYouSave({
   const client = useQueryClient();
   const [why, setWhy] = useState("");
   const path = { params: { path: { assessment } } };
+  const [decided, setDecided] = useState<Record<string, Fair>>({});
   const changed = draft.state !== "saved";
   const preview = useQuery({
     queryKey: ["edition-preview", assessment, draft.definition],
@@ -36,6 +39,7 @@ export function IfYouSave({
     enabled: changed,
     placeholderData: keepPreviousData,
   });
+  const open = preview.data?.asked.filter((a) => !decided[a.item]).length ?? 0;
   const done = () => {
     void client.invalidateQueries({ queryKey: ["assessment", assessment] });
     return client.invalidateQueries({ queryKey: ["key", assessment] });
@@ -57,7 +61,20 @@ export function IfYouSave({
           {preview.error ? (
             <Trouble error={preview.error} />
           ) : (
-            preview.data && <Effect effect={preview.data} by="waiting" />
+            preview.data && (
+              <>
+                <Differences all={preview.data.differences} />
+                <Fairness
+                  asked={preview.data.asked}
+                  decided={decided}
+                  onDecided={(item, what) => {
+                    setDecided({ ...decided, [item]: what });
+                    draft.change((d) => adjusted(d, item, what));
+                  }}
+                />
+                <Effect effect={preview.data} by="waiting" />
+              </>
+            )
           )}
           <Field
             label={t("Why, for the record")}
@@ -69,7 +86,7 @@ export function IfYouSave({
           <div className="flex gap-2">
             <Button
               look="strong"
-              disabled={make.isPending || !!preview.error || !preview.data}
+              disabled={make.isPending || !!preview.error || !preview.data || open > 0}
               onClick={() => make.mutate()}
             >
               {t("Make edition {{n}}", { n: edition + 1 })}
@@ -84,6 +101,13 @@ export function IfYouSave({
       <Editions assessment={assessment} onUndone={() => void done()} />
     </>
   );
+}
+
+/** The definition with what becomes of an item's earlier answers. */
+function adjusted(d: Definition, item: string, what: Fair): Definition {
+  const others = (d.adjustments ?? []).filter((a) => a.item !== item);
+  const next = what === "same" ? others : [...others, { item, do: what }];
+  return put(d, "adjustments", next);
 }
 
 function Editions({ assessment, onUndone }: { assessment: string; onUndone: () => void }) {

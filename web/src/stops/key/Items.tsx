@@ -1,8 +1,10 @@
-import { useSearchParams } from "react-router";
+import { useMutation } from "@tanstack/react-query";
+import { Link, useSearchParams } from "react-router";
+import { api, ok } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { useKeys } from "../../parts/Keys";
 import { Sheet } from "../../parts/Sheet";
-import { Empty } from "../../parts/States";
+import { Empty, Trouble } from "../../parts/States";
 import { t } from "../../text";
 import { type FrameworkFile, type Item, KIND_NAMES, type Kind, newItem } from "./definition";
 import { ItemEditor } from "./ItemEditor";
@@ -62,6 +64,14 @@ export function Items({ assessment, view, draft }: KeyPage) {
       () => add(kind),
     ]),
   ]);
+  const bank = useMutation({
+    mutationFn: (item: Item) =>
+      ok(
+        api.POST("/api/bank/items", {
+          body: { definition: item as object as Record<string, never>, folder: null, assessment },
+        }),
+      ),
+  });
   const place = items.findIndex((i) => i.id === chosen?.id);
   const faults = draft.faults
     .filter((f) => f.path.startsWith(`items[${place}].`))
@@ -76,7 +86,17 @@ export function Items({ assessment, view, draft }: KeyPage) {
           item={chosen}
           edition={view.edition}
           onChange={replace}
-        />
+        >
+          {bank.isSuccess && bank.variables?.id === chosen?.id && (
+            <p role="status" className="mb-3">
+              {t("It is in your bank now.")}{" "}
+              <Link className="underline" to="/bank">
+                {t("See it there")}
+              </Link>
+            </p>
+          )}
+          <Trouble error={bank.error} />
+        </KeyMargin>
       }
     >
       <div className="flex min-h-full flex-col lg:flex-row">
@@ -88,7 +108,7 @@ export function Items({ assessment, view, draft }: KeyPage) {
             broken={draft.broken}
             onChoose={choose}
           />
-          <NewItems onAdd={add} />
+          <NewItems onAdd={add} bank={`/bank?into=${assessment}`} givenOut={draft.givenOut} />
         </div>
         <div className="min-w-0 flex-1 lg:sticky lg:top-0 lg:max-h-screen lg:self-start lg:overflow-y-auto">
           {chosen ? (
@@ -101,6 +121,7 @@ export function Items({ assessment, view, draft }: KeyPage) {
               faults={faults}
               onChange={replace}
               onRemove={() => remove(chosen)}
+              onBank={() => bank.mutate(chosen)}
             />
           ) : (
             <Empty title={t("Your items will stand here.")}>
@@ -113,7 +134,15 @@ export function Items({ assessment, view, draft }: KeyPage) {
   );
 }
 
-function NewItems({ onAdd }: { onAdd: (kind: Kind) => void }) {
+function NewItems({
+  onAdd,
+  bank,
+  givenOut,
+}: {
+  onAdd: (kind: Kind) => void;
+  bank: string;
+  givenOut: boolean;
+}) {
   return (
     <div className="px-4 py-4">
       <h2 className="mb-2 text-small font-semibold text-soft">{t("Another item")}</h2>
@@ -124,6 +153,11 @@ function NewItems({ onAdd }: { onAdd: (kind: Kind) => void }) {
           </Button>
         ))}
       </div>
+      {!givenOut && (
+        <Link className="mt-3 inline-block underline" to={bank}>
+          {t("items from the bank")}
+        </Link>
+      )}
     </div>
   );
 }

@@ -1,13 +1,16 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useDeferredValue, useState } from "react";
+import { type ReactNode, useDeferredValue, useState } from "react";
 import { api, ok } from "../../api/client";
 import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
+import { ShareWith } from "../../places/bank/ShareWith";
 import { t } from "../../text";
 import type { Item } from "./definition";
 import { Examples, exampleOf, ShortResult } from "./Examples";
 import { GiveOut } from "./GiveOut";
 import { IfYouSave } from "./IfYouSave";
+import { ItemHistory } from "./ItemHistory";
+import { KeyFrom } from "./KeyFrom";
 import { MeanwhileNote } from "./MeanwhileNote";
 import { TryAnswer } from "./TryAnswer";
 import type { useDraft } from "./useDraft";
@@ -28,17 +31,22 @@ export function KeyMargin({
   item,
   edition,
   onChange,
+  children,
 }: {
   assessment: string;
   draft: Draft;
   item: Item | undefined;
   edition: number | null;
   onChange: (item: Item) => void;
+  children?: ReactNode;
 }) {
   return (
     <>
       {item && item.kind !== "passage" && <OneItem item={item} onChange={onChange} />}
+      {children}
       <Saving assessment={assessment} draft={draft} edition={edition} />
+      {item && <ItemHistory assessment={assessment} item={item} onChange={onChange} />}
+      <ShareWith kind="ASSESSMENT" object={assessment} title={t("This key is shared with")} />
     </>
   );
 }
@@ -67,6 +75,7 @@ export function Saving({
           <GiveOut assessment={assessment} draft={draft} />
         </>
       )}
+      <KeyFrom assessment={assessment} draft={draft} />
       <p className="mb-5 text-small">
         <a className="underline" href={`/api/assessments/${assessment}/file`} download>
           {t("Save the key as a file")}

@@ -130,6 +130,7 @@ export type Definition = {
   shuffle?: { items?: boolean; options?: boolean };
   draws?: Drawn[];
   trials?: Trial[];
+  adjustments?: { item: string; do: string }[];
   questions?: { file: string; name: string; type: string }[];
 };
 

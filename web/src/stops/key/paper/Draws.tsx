@@ -1,3 +1,4 @@
+import { Link } from "react-router";
 import type { Schemas } from "../../../api/client";
 import { TextButton } from "../../../parts/Button";
 import { Choose } from "../../../parts/Choose";
@@ -8,11 +9,13 @@ import { quotasOf, quotasText } from "./quotas";
 
 /** Draws: so many of the items that are put into one, by standard and difficulty, and how fair the alternatives are. */
 export function Draws({
+  assessment,
   definition,
   reports,
   faults,
   onChange,
 }: {
+  assessment: string;
   definition: Definition;
   reports: Schemas["DrawReport"][];
   faults: { path: string; message: string }[];
@@ -76,6 +79,9 @@ export function Draws({
             </TextButton>
           </div>
           <Pool definition={definition} draw={draw} onChange={onChange} />
+          <Link className="text-small underline" to={`/bank?into=${assessment}&draw=${draw.id}`}>
+            {t("items from the bank")}
+          </Link>
           <Report report={reports.find((r) => r.id === draw.id)} />
           {faults
             .filter((f) => f.path.startsWith(`draws[${i}]`))

@@ -41,9 +41,11 @@ export function Paper({ assessment, view, draft }: KeyPage) {
             <Note by="rule">
               {sums && (
                 <>
-                  {t("{{count}} questions", { count: sums.questions })}, {pointsInWords(sums.points)},{" "}
-                  {t("{{n}} minutes", { n: points(sums.minutes) })}
-                  {sums.untimed > 0 && t(" and {{count}} questions without a time", { count: sums.untimed })}.
+                  {t("{{count}} questions", { count: sums.questions })}, {pointsInWords(sums.points)}
+                  {sums.untimed < sums.questions && `, ${t("{{n}} minutes", { n: points(sums.minutes) })}`}
+                  {sums.untimed > 0 &&
+                    `, ${t("{{count}} questions without a time", { count: sums.untimed })}`}
+                  .
                 </>
               )}
             </Note>
@@ -125,7 +127,13 @@ export function Paper({ assessment, view, draft }: KeyPage) {
             {t("and the options, but for those that stay last")}
           </Check>
         </section>
-        <Draws definition={definition} reports={sums?.draws ?? []} faults={draft.faults} onChange={set} />
+        <Draws
+          assessment={assessment}
+          definition={definition}
+          reports={sums?.draws ?? []}
+          faults={draft.faults}
+          onChange={set}
+        />
         <Rules
           grading={definition.grading ?? {}}
           faults={draft.faults}

@@ -29,6 +29,31 @@ public class Access {
                 "select 1 from assessment a join course_teacher t on t.course_id = a.course_id"
                         + " where a.id = :id and t.person_id = :me",
                 Me.Role.TEACHER),
+        /** Change an assessment's key: its teachers, and colleagues with whom it is shared to edit. */
+        EDIT_KEY(
+                "select 1 from assessment a left join course_teacher t on t.course_id = a.course_id"
+                        + " and t.person_id = :me left join share s on s.object_id = a.id and s.person_id = :me"
+                        + " where a.id = :id and (t.person_id is not null or s.may_edit)",
+                Me.Role.TEACHER),
+        /** See an assessment's key and take a copy of it. */
+        USE_KEY(
+                "select 1 from assessment a left join course_teacher t on t.course_id = a.course_id"
+                        + " and t.person_id = :me left join share s on s.object_id = a.id and s.person_id = :me"
+                        + " where a.id = :id and (t.person_id is not null or s.person_id is not null)",
+                Me.Role.TEACHER),
+        /** Put an item of the bank into papers: one's own, or one that is shared by itself or with its folder. */
+        USE_BANK_ITEM(
+                "select 1 from bank_item i where i.id = :id and (i.owner_id = :me or exists (select 1 from share s"
+                        + " where s.person_id = :me and s.object_id in (i.id, i.folder_id)))",
+                Me.Role.TEACHER),
+        EDIT_BANK_ITEM(
+                "select 1 from bank_item i where i.id = :id and (i.owner_id = :me or exists (select 1 from share s"
+                        + " where s.person_id = :me and s.may_edit and s.object_id in (i.id, i.folder_id)))",
+                Me.Role.TEACHER),
+        EDIT_BANK_FOLDER(
+                "select 1 from bank_folder f where f.id = :id and (f.owner_id = :me or exists (select 1 from share s"
+                        + " where s.person_id = :me and s.may_edit and s.object_id = f.id))",
+                Me.Role.TEACHER),
         /** See or decide about one student's attempt as its teacher. */
         WORK_ON_ATTEMPT(
                 "select 1 from attempt x join assessment a on a.id = x.assessment_id"

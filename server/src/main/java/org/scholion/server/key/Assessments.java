@@ -114,7 +114,8 @@ public class Assessments {
 
     @Transactional(readOnly = true)
     public KeyView key(Me me, UUID id) {
-        AssessmentRow row = mine(me, id);
+        access.require(me, Access.Action.USE_KEY, id);
+        AssessmentRow row = repository.findById(id).orElseThrow(Refused::notFound);
         JsonNode draft = JsonColumn.read(row.draft);
         List<JsonNode> known = frameworks.ofCourse(row.course);
         DraftCheck check = DraftCheck.of(withFrameworks(draft, known));
@@ -146,9 +147,31 @@ public class Assessments {
 
     /** What an item of the draft was, from change to change. */
     @Transactional(readOnly = true)
-    public List<ItemHistory.Version> history(Me me, UUID id, String item) {
-        access.require(me, Access.Action.WORK_ON_ASSESSMENT, id);
+    public List<ItemHistory.ItemVersion> history(Me me, UUID id, String item) {
+        access.require(me, Access.Action.EDIT_KEY, id);
         return history.of(id, item);
+    }
+
+    /** Adds items at the end of a draft that is not given out; ids that are taken are changed. The ids as they are now. */
+    @Transactional
+    public List<String> append(Me me, UUID id, List<JsonNode> items) {
+        AssessmentRow row = mine(me, id);
+        ObjectNode draft = JsonColumn.read(row.draft).deepCopy().asObject();
+        List<String> ids = NewIds.append(draft, items);
+        save(me, id, JsonColumn.plain(draft), row.revision);
+        return ids;
+    }
+
+    /** A copy of an assessment's key in a course of one's own. */
+    @Transactional
+    public UUID copy(Me me, UUID from, UUID course) {
+        access.require(me, Access.Action.USE_KEY, from);
+        AssessmentRow row = repository.findById(from).orElseThrow(Refused::notFound);
+        UUID made = create(me, course, row.title + " (copy)");
+        ObjectNode draft = JsonColumn.read(row.draft).deepCopy().asObject();
+        draft.put("title", row.title + " (copy)");
+        save(me, made, JsonColumn.plain(draft), 0);
+        return made;
     }
 
     /** Puts the draft to what a new edition says, so that the key that is shown is the key that scores. */
@@ -210,7 +233,7 @@ public class Assessments {
     }
 
     private AssessmentRow mine(Me me, UUID id) {
-        access.require(me, Access.Action.WORK_ON_ASSESSMENT, id);
+        access.require(me, Access.Action.EDIT_KEY, id);
         return repository.findById(id).orElseThrow(Refused::notFound);
     }
 }

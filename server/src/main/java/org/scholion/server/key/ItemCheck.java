@@ -76,6 +76,13 @@ public record ItemCheck(
         }
     }
 
+    /** What is wrong with one item, by places inside it. */
+    public static List<Fault> faults(JsonNode item) {
+        return AssessmentReader.check(fileOf(item.deepCopy().asObject())).stream()
+                .map(ItemCheck::relative)
+                .toList();
+    }
+
     /** A paper of this item alone. */
     static ObjectNode fileOf(ObjectNode item) {
         ObjectNode file = JsonNodeFactory.instance

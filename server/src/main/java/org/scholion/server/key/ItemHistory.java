@@ -34,7 +34,7 @@ class ItemHistory {
     }
 
     /** @param definition the item as it was then; null when it was taken out */
-    record Version(String by, Instant at, @Nullable Object definition) {}
+    record ItemVersion(String by, Instant at, @Nullable Object definition) {}
 
     /** Keeps what differs between two states of a draft. */
     @Transactional(propagation = Propagation.MANDATORY)
@@ -88,7 +88,7 @@ class ItemHistory {
 
     /** The states of one item, the newest first. */
     @Transactional(readOnly = true)
-    List<Version> of(UUID assessment, String item) {
+    List<ItemVersion> of(UUID assessment, String item) {
         return db.sql("""
                         select p.given || ' ' || p.family as by, h.at, h.definition
                         from item_history h join person p on p.id = h.by_id
@@ -96,7 +96,7 @@ class ItemHistory {
                 .params(assessment, item)
                 .query((row, n) -> {
                     String json = row.getString("definition");
-                    return new Version(
+                    return new ItemVersion(
                             row.getString("by"),
                             row.getTimestamp("at").toInstant(),
                             json == null ? null : JsonColumn.plain(JsonColumn.read(json)));

@@ -80,6 +80,15 @@ class KeyController {
         return new Created(files.take(me, course, file.getBytes()));
     }
 
+    record CopyOf(UUID assessment) {}
+
+    /** A copy of a key that is one's own or shared, in one of one's own courses. */
+    @PostMapping("/courses/{course}/copies")
+    @ResponseStatus(HttpStatus.CREATED)
+    Created copy(@AuthenticationPrincipal Me me, @PathVariable UUID course, @RequestBody CopyOf of) {
+        return new Created(assessments.copy(me, of.assessment(), course));
+    }
+
     @PutMapping("/assessments/{assessment}/key")
     Assessments.Saved save(
             @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody DraftChange change) {
@@ -94,7 +103,7 @@ class KeyController {
 
     /** What an item was, from change to change. */
     @GetMapping("/assessments/{assessment}/items/{item}/history")
-    List<ItemHistory.Version> itemHistory(
+    List<ItemHistory.ItemVersion> itemHistory(
             @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @PathVariable String item) {
         return assessments.history(me, assessment, item);
     }
@@ -102,7 +111,7 @@ class KeyController {
     /** What a key comes to as it is edited. Nothing is stored. */
     @PostMapping("/assessments/{assessment}/sums")
     PaperSums sums(@AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody Definition wanted) {
-        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        access.require(me, Access.Action.EDIT_KEY, assessment);
         return PaperSums.of(assessments.whole(assessment, wanted.definition()));
     }
 
@@ -110,7 +119,7 @@ class KeyController {
     @PostMapping("/assessments/{assessment}/trials")
     List<Trials.TrialView> trials(
             @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody Definition wanted) {
-        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        access.require(me, Access.Action.EDIT_KEY, assessment);
         return Trials.of(assessments.whole(assessment, wanted.definition()));
     }
 
@@ -118,7 +127,7 @@ class KeyController {
     @PostMapping("/assessments/{assessment}/trials/proposed")
     List<Trials.Proposed> proposed(
             @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody Definition wanted) {
-        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        access.require(me, Access.Action.EDIT_KEY, assessment);
         return Trials.proposed(assessments.whole(assessment, wanted.definition()));
     }
 

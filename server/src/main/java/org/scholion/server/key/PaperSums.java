@@ -2,10 +2,8 @@ package org.scholion.server.key;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.draw.Draw;
 import org.scholion.core.draw.Drawing;
@@ -128,7 +126,7 @@ record PaperSums(
         for (Framework framework : frameworks) {
             for (Framework.Standard s : framework.standards()) {
                 List<JsonNode> on = items.stream()
-                        .filter(i -> codes(i, List.of(framework)).contains(s.code()))
+                        .filter(i -> ItemCodes.withAbove(i, List.of(framework)).contains(s.code()))
                         .toList();
                 covered.add(new Covered(
                         s.code(),
@@ -141,26 +139,11 @@ record PaperSums(
         return covered;
     }
 
-    /** The codes of an item, of its criteria and of its blanks, with those above them. */
-    static Set<String> codes(JsonNode item, List<Framework> frameworks) {
-        Set<String> own = new LinkedHashSet<>();
-        gather(item, own);
-        item.path("rubric").path("criteria").forEach(c -> gather(c, own));
-        item.path("parts").forEach(p -> gather(p, own));
-        Set<String> all = new LinkedHashSet<>(own);
-        frameworks.forEach(f -> own.forEach(code -> all.addAll(f.withAbove(code))));
-        return all;
-    }
-
-    private static void gather(JsonNode aligned, Set<String> codes) {
-        aligned.path("standards").forEach(s -> codes.add(s.path("code").asString("")));
-    }
-
     private static DrawReport report(Draw draw, List<JsonNode> items, List<Framework> frameworks) {
         List<Draw.Candidate> pool = items.stream()
                 .map(i -> new Draw.Candidate(
                         i.path("id").asString(""),
-                        codes(i, frameworks),
+                        ItemCodes.withAbove(i, frameworks),
                         Fraction.parse(i.path("difficulty").asString("")).orElse(null)))
                 .toList();
         List<String> lacks = draw.lacks(pool);

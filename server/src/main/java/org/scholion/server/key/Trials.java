@@ -1,6 +1,8 @@
 package org.scholion.server.key;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -146,6 +148,7 @@ final class Trials {
         if (grading.pass() != null) {
             bounds.add(grading.pass());
         }
+        bounds.removeIf(b -> b.signum() <= 0);
         return bounds;
     }
 
@@ -159,42 +162,69 @@ final class Trials {
         return new Proposed(name, answers);
     }
 
-    /** Answers are added as long as the bound is not reached; none of those left can be added without reaching it. */
+    /** The larger of what is found by adding the heavy answers first and by adding the light ones first. */
     private Optional<Set<String>> below(Map<String, Answer> right, Fraction bound) {
+        return orders(right.keySet()).stream()
+                .map(order -> belowIn(order, right, bound))
+                .filter(ids -> !reaches(right, ids, bound))
+                .max(Comparator.comparing(ids -> percent(right, ids)));
+    }
+
+    /** Answers are added as long as the bound is not reached; none of those left can be added without reaching it. */
+    private Set<String> belowIn(List<String> order, Map<String, Answer> right, Fraction bound) {
         Set<String> ids = new LinkedHashSet<>();
-        for (String id : right.keySet()) {
+        for (String id : order) {
             ids.add(id);
             if (reaches(right, ids, bound)) {
                 ids.remove(id);
             }
         }
-        return reaches(right, ids, bound) ? Optional.empty() : Optional.of(ids);
+        return ids;
+    }
+
+    private Optional<Set<String>> reaching(Map<String, Answer> right, Fraction bound) {
+        if (!reaches(right, right.keySet(), bound)) {
+            return Optional.empty();
+        }
+        return orders(right.keySet()).stream()
+                .map(order -> reachingIn(order, right, bound))
+                .min(Comparator.comparing(ids -> percent(right, ids)));
     }
 
     /** Answers are taken off as long as the bound is reached; none of those left can go. */
-    private Optional<Set<String>> reaching(Map<String, Answer> right, Fraction bound) {
+    private Set<String> reachingIn(List<String> order, Map<String, Answer> right, Fraction bound) {
         Set<String> ids = new LinkedHashSet<>(right.keySet());
-        if (!reaches(right, ids, bound)) {
-            return Optional.empty();
-        }
-        List<String> backwards = new ArrayList<>(right.keySet());
-        java.util.Collections.reverse(backwards);
-        for (String id : backwards) {
+        for (String id : order) {
             ids.remove(id);
             if (!reaches(right, ids, bound)) {
                 ids.add(id);
             }
         }
-        return Optional.of(ids);
+        return ids;
+    }
+
+    private List<List<String>> orders(Set<String> ids) {
+        Map<String, Fraction> points = new LinkedHashMap<>();
+        edition.items().forEach(i -> points.put(i.id(), i.points()));
+        List<String> light = new ArrayList<>(ids);
+        light.sort(Comparator.comparing(id -> points.getOrDefault(id, Fraction.ZERO)));
+        List<String> heavy = new ArrayList<>(light);
+        Collections.reverse(heavy);
+        return List.of(light, heavy);
     }
 
     private boolean reaches(Map<String, Answer> right, Set<String> ids, Fraction bound) {
+        return percent(right, ids).compareTo(bound) >= 0;
+    }
+
+    /** The rounded percent of these answers, all others blank; below everything where there is none. */
+    private Fraction percent(Map<String, Answer> right, Set<String> ids) {
         List<Mark> marks = new ArrayList<>();
         for (Item item : edition.items()) {
             Answer answer = ids.contains(item.id()) ? right.get(item.id()) : null;
             marks.add(answer == null ? Mark.BLANK : edition.scorer(item).score(answer));
         }
         Fraction percent = outcome(marks).percent();
-        return percent != null && percent.compareTo(bound) >= 0;
+        return percent == null ? Fraction.of(-1) : percent;
     }
 }

@@ -8,14 +8,27 @@ import org.jspecify.annotations.Nullable;
 import org.scholion.core.effect.Effect;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.total.Outcome;
+import org.scholion.server.key.Comparison;
 
 /**
  * What a change would do, before it is confirmed.
  *
  * @param marks how many marks move
  * @param moves the students whose result moves, from what to what
+ * @param differences what differs between the two editions, in words; none where single marks are decided
+ * @param asked what asks otherwise than it did when it was answered: somebody has to say whether that is fair
  */
-public record EffectView(int marks, int students, long up, long down, List<MoveView> moves) {
+public record EffectView(
+        int marks,
+        int students,
+        long up,
+        long down,
+        List<MoveView> moves,
+        List<Comparison.Difference> differences,
+        List<Asked> asked) {
+
+    /** An item that asks otherwise than it did, and how many have answered it as it was. */
+    public record Asked(String item, int number, int answered) {}
 
     /**
      * One student's result before and after.
@@ -44,7 +57,11 @@ public record EffectView(int marks, int students, long up, long down, List<MoveV
                     fixed(m.after().percent(), digits),
                     crosses(m)));
         }
-        return new EffectView(marks, effect.students(), effect.up(), effect.down(), moves);
+        return new EffectView(marks, effect.students(), effect.up(), effect.down(), moves, List.of(), List.of());
+    }
+
+    EffectView with(List<Comparison.Difference> found, List<Asked> otherwise) {
+        return new EffectView(marks, students, up, down, moves, found, otherwise);
     }
 
     private static @Nullable String fixed(@Nullable Fraction percent, int digits) {

@@ -14,6 +14,8 @@ import org.scholion.core.item.Item;
 import org.scholion.core.score.Mark;
 import org.scholion.core.total.Outcome;
 import org.scholion.server.key.Assessments;
+import org.scholion.server.key.Comparison;
+import org.scholion.server.key.Comparison.Difference;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.platform.Events;
@@ -58,7 +60,7 @@ public class Regrading {
     }
 
     /** A comparison of two editions over the same answers. */
-    private record Comparison(List<LedgerMark> moved, EffectView effect) {}
+    private record Compared(List<LedgerMark> moved, EffectView effect) {}
 
     @Transactional(readOnly = true)
     public EffectView preview(Edition candidate) {
@@ -69,7 +71,7 @@ public class Regrading {
     @Transactional
     public EffectView confirm(Me me, Edition candidate, String why, @Nullable Integer undoes) {
         turns.take(candidate.assessmentId());
-        Comparison comparison = compare(candidate);
+        Compared comparison = compare(candidate);
         editions.add(me, candidate, why, undoes);
         assessments.follow(me, candidate.assessmentId(), candidate.definition());
         ledger.append(me.school(), comparison.moved());
@@ -106,7 +108,7 @@ public class Regrading {
         return Edition.compile(assessment, latest.number() + 1, definition, latest.rulings());
     }
 
-    private Comparison compare(Edition candidate) {
+    private Compared compare(Edition candidate) {
         UUID assessment = candidate.assessmentId();
         Edition latest = editions.require(assessment);
         if (candidate.number() != latest.number() + 1) {
@@ -122,7 +124,29 @@ public class Regrading {
         before.forEach((attempt, marks) -> after.put(attempt, new HashMap<>(marks)));
         moved.forEach(
                 m -> after.computeIfAbsent(m.attempt(), a -> new HashMap<>()).put(m.item(), m.mark()));
-        return new Comparison(moved, effect(latest, candidate, in, before, after, moved.size()));
+        EffectView effect = effect(latest, candidate, in, before, after, moved.size());
+        List<Difference> differences = Comparison.of(latest.definition(), candidate.definition());
+        return new Compared(moved, effect.with(differences, asked(differences, in, assessment)));
+    }
+
+    /** Items that ask otherwise and were answered; how often each. */
+    private List<EffectView.Asked> asked(List<Difference> differences, List<Attempt> in, UUID assessment) {
+        Map<String, Integer> numbers = new LinkedHashMap<>();
+        differences.stream().filter(Difference::asksOtherwise).forEach(d -> numbers.put(d.item(), d.number()));
+        if (numbers.isEmpty()) {
+            return List.of();
+        }
+        Map<UUID, Map<String, JsonNode>> responses = attempts.responses(assessment);
+        List<EffectView.Asked> asked = new ArrayList<>();
+        numbers.forEach((item, number) -> {
+            int answered = (int) in.stream()
+                    .filter(a -> responses.getOrDefault(a.id(), Map.of()).containsKey(item))
+                    .count();
+            if (answered > 0) {
+                asked.add(new EffectView.Asked(item, number, answered));
+            }
+        });
+        return asked;
     }
 
     private List<LedgerMark> moved(Edition candidate, List<Attempt> in, Map<UUID, Map<String, LedgerMark>> current) {

@@ -1,0 +1,159 @@
+package org.scholion.server.bank;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.server.access.Access;
+import org.scholion.server.key.Assessments;
+import org.scholion.server.platform.Me;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+@RestController
+@RequestMapping("/api/bank")
+class BankController {
+    private final BankItems items;
+    private final BankSearch search;
+    private final Folders folders;
+    private final InUse inUse;
+    private final Assessments assessments;
+    private final Access access;
+
+    BankController(
+            BankItems items, BankSearch search, Folders folders, InUse inUse, Assessments assessments, Access access) {
+        this.items = items;
+        this.search = search;
+        this.folders = folders;
+        this.inUse = inUse;
+        this.assessments = assessments;
+        this.access = access;
+    }
+
+    /** @param assessment the paper that the item stands in already; null when it is from nowhere */
+    record NewItem(
+            Object definition,
+            @Nullable UUID folder,
+            @Nullable UUID assessment) {}
+
+    record Created(UUID id) {}
+
+    record ItemChange(Object definition, int version) {}
+
+    record Changed(int version) {}
+
+    record Move(List<UUID> items, @Nullable UUID folder) {}
+
+    record NewFolder(String name) {}
+
+    /** @param draw the draw of the paper that they are put into; null for none */
+    record Put(UUID assessment, List<UUID> items, @Nullable String draw) {}
+
+    record WasPut(List<String> items) {}
+
+    /** One item with its history, its uses and how it did in them, and others like it. */
+    record BankItemView(
+            List<BankItems.BankVersion> versions, List<InUse.UseFigures> uses, List<BankSearch.Alike> alike) {}
+
+    record AlikeTo(String prompt) {}
+
+    @PostMapping("/find")
+    BankSearch.BankFound find(@AuthenticationPrincipal Me me, @RequestBody BankSearch.Wanted wanted) {
+        return search.find(me, wanted);
+    }
+
+    @PostMapping("/alike")
+    List<BankSearch.Alike> alike(@AuthenticationPrincipal Me me, @RequestBody AlikeTo to) {
+        return search.alike(me, to.prompt(), null);
+    }
+
+    @GetMapping("/twins")
+    List<BankSearch.Twins> twins(@AuthenticationPrincipal Me me) {
+        return search.twins(me);
+    }
+
+    @PostMapping("/items")
+    @ResponseStatus(HttpStatus.CREATED)
+    Created add(@AuthenticationPrincipal Me me, @RequestBody NewItem wanted) {
+        if (wanted.assessment() != null) {
+            access.require(me, Access.Action.USE_KEY, wanted.assessment());
+        }
+        UUID id = items.add(me, wanted.definition(), wanted.folder());
+        if (wanted.assessment() != null) {
+            items.used(
+                    id, wanted.assessment(), items.definition(me, id).path("id").asString(""));
+        }
+        return new Created(id);
+    }
+
+    @GetMapping("/items/{item}")
+    BankItemView see(@AuthenticationPrincipal Me me, @PathVariable UUID item) {
+        JsonNode definition = items.definition(me, item);
+        return new BankItemView(
+                items.versions(me, item),
+                inUse.of(me, item),
+                search.alike(me, definition.path("prompt").asString(""), item));
+    }
+
+    @PutMapping("/items/{item}")
+    Changed change(@AuthenticationPrincipal Me me, @PathVariable UUID item, @RequestBody ItemChange change) {
+        return new Changed(items.change(me, item, change.definition(), change.version()));
+    }
+
+    @DeleteMapping("/items/{item}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void remove(@AuthenticationPrincipal Me me, @PathVariable UUID item) {
+        items.remove(me, item);
+    }
+
+    @PostMapping("/move")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void move(@AuthenticationPrincipal Me me, @RequestBody Move move) {
+        items.move(me, move.items(), move.folder());
+    }
+
+    /** Puts items of the bank into a paper that is not given out; each remembers where it came from. */
+    @PostMapping("/put")
+    WasPut put(@AuthenticationPrincipal Me me, @RequestBody Put put) {
+        List<JsonNode> definitions = new ArrayList<>();
+        for (UUID id : put.items()) {
+            JsonNode definition = items.definition(me, id).deepCopy();
+            if (put.draw() != null) {
+                definition.asObject().put("draw", put.draw());
+            }
+            definitions.add(definition);
+        }
+        List<String> ids = assessments.append(me, put.assessment(), definitions);
+        for (int i = 0; i < ids.size(); i++) {
+            items.used(put.items().get(i), put.assessment(), ids.get(i));
+        }
+        return new WasPut(ids);
+    }
+
+    @GetMapping("/folders")
+    List<Folders.Folder> folders(@AuthenticationPrincipal Me me) {
+        return folders.of(me);
+    }
+
+    @PostMapping("/folders")
+    @ResponseStatus(HttpStatus.CREATED)
+    Created addFolder(@AuthenticationPrincipal Me me, @RequestBody NewFolder wanted) {
+        return new Created(folders.add(me, wanted.name()));
+    }
+
+    @DeleteMapping("/folders/{folder}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void removeFolder(@AuthenticationPrincipal Me me, @PathVariable UUID folder) {
+        folders.remove(me, folder);
+    }
+}

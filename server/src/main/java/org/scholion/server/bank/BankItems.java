@@ -1,0 +1,217 @@
+package org.scholion.server.bank;
+
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.formats.json.Fault;
+import org.scholion.formats.json.Json;
+import org.scholion.server.access.Access;
+import org.scholion.server.key.ItemCheck;
+import org.scholion.server.platform.Ids;
+import org.scholion.server.platform.JsonColumn;
+import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Refused;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Items of the bank: kept with every version they had. */
+@Service
+public class BankItems {
+    /** What only means something inside one paper. */
+    private static final List<String> PAPER_ONLY = List.of("part", "stem", "reasonFor", "draw");
+
+    private final JdbcClient db;
+    private final Access access;
+    private final Ids ids;
+    private final Clock clock;
+
+    BankItems(JdbcClient db, Access access, Ids ids, Clock clock) {
+        this.db = db;
+        this.access = access;
+        this.ids = ids;
+        this.clock = clock;
+    }
+
+    public record BankVersion(int version, String by, Instant at, Object definition) {}
+
+    /** Where an item was put, and under which number of the paper it stands there now. */
+    public record Use(UUID assessment, String title, String item, int version, Instant at) {}
+
+    /** Puts an item into one's own bank. */
+    @Transactional
+    public UUID add(Me me, Object definition, @Nullable UUID folder) {
+        requireFolder(me, folder);
+        ObjectNode item = plain(definition);
+        refuseFaulty(item);
+        UUID id = ids.next();
+        Instant now = clock.instant();
+        write("""
+                insert into bank_item (id, school_id, owner_id, folder_id, version, definition, kind, prompt, alike, tags,
+                                       codes, difficulty, made_at, changed_at, words)
+                values (:id, :school, :me, :folder, 1, :definition, :kind, :prompt, :alike, :tags, :codes, :difficulty,
+                        :now, :now, to_tsvector('simple', :words))""", item)
+                .param("id", id)
+                .param("school", me.school())
+                .param("me", me.id())
+                .param("folder", folder)
+                .param("now", Timestamp.from(now))
+                .update();
+        keepVersion(me, id, 1, item, now);
+        return id;
+    }
+
+    /**
+     * Changes an item; the versions before stay.
+     *
+     * @param version the version that was changed; another one in between is a conflict and nothing is lost
+     */
+    @Transactional
+    public int change(Me me, UUID id, Object definition, int version) {
+        access.require(me, Access.Action.EDIT_BANK_ITEM, id);
+        ObjectNode item = plain(definition);
+        refuseFaulty(item);
+        Instant now = clock.instant();
+        int updated = write("""
+                update bank_item set version = version + 1, definition = :definition, kind = :kind, prompt = :prompt,
+                  alike = :alike, tags = :tags, codes = :codes, difficulty = :difficulty, changed_at = :now,
+                  words = to_tsvector('simple', :words)
+                where id = :id and version = :version""", item)
+                .param("id", id)
+                .param("version", version)
+                .param("now", Timestamp.from(now))
+                .update();
+        if (updated == 0) {
+            throw Refused.conflict(
+                    "changed-meanwhile", "A colleague has changed this item meanwhile. Yours is still on your screen.");
+        }
+        keepVersion(me, id, version + 1, item, now);
+        return version + 1;
+    }
+
+    private JdbcClient.StatementSpec write(String sql, ObjectNode item) {
+        Searched s = Searched.of(item);
+        return db.sql(sql)
+                .param("definition", JsonColumn.of(item))
+                .param("kind", s.kind())
+                .param("prompt", s.prompt())
+                .param("alike", s.alike())
+                .param("tags", s.tags().toArray(new String[0]))
+                .param("codes", s.codes().toArray(new String[0]))
+                .param("difficulty", s.difficulty())
+                .param("words", s.words());
+    }
+
+    private void keepVersion(Me me, UUID id, int version, JsonNode item, Instant at) {
+        db.sql("insert into bank_version (item_id, version, definition, by_id, at) values (?, ?, ?, ?, ?)")
+                .params(id, version, JsonColumn.of(item), me.id(), Timestamp.from(at))
+                .update();
+    }
+
+    private static ObjectNode plain(Object definition) {
+        ObjectNode item = JsonColumn.node(definition).deepCopy().asObject();
+        PAPER_ONLY.forEach(item::remove);
+        return item;
+    }
+
+    private static void refuseFaulty(ObjectNode item) {
+        List<Fault> faults = ItemCheck.faults(item);
+        if (!faults.isEmpty()) {
+            throw Refused.invalid(faults);
+        }
+        if (Json.write(item).length() > 200_000) {
+            throw Refused.invalid("", "an item has at most 200,000 characters");
+        }
+    }
+
+    private void requireFolder(Me me, @Nullable UUID folder) {
+        if (folder != null) {
+            access.require(me, Access.Action.EDIT_BANK_FOLDER, folder);
+        }
+    }
+
+    /** Into another folder, or out of any; the item stays whose it is. */
+    @Transactional
+    public void move(Me me, List<UUID> items, @Nullable UUID folder) {
+        requireFolder(me, folder);
+        for (UUID id : items) {
+            access.require(me, Access.Action.EDIT_BANK_ITEM, id);
+            db.sql("update bank_item set folder_id = :folder where id = :id")
+                    .param("folder", folder)
+                    .param("id", id)
+                    .update();
+        }
+    }
+
+    /** Takes an item out of the bank; the papers that use it keep their own. */
+    @Transactional
+    public void remove(Me me, UUID id) {
+        access.require(me, Access.Action.EDIT_BANK_ITEM, id);
+        db.sql("delete from share where object_id = ?").param(id).update();
+        db.sql("delete from bank_item where id = ?").param(id).update();
+    }
+
+    @Transactional(readOnly = true)
+    public JsonNode definition(Me me, UUID id) {
+        access.require(me, Access.Action.USE_BANK_ITEM, id);
+        return db.sql("select definition from bank_item where id = ?")
+                .param(id)
+                .query((row, n) -> JsonColumn.read(row.getString(1)))
+                .single();
+    }
+
+    @Transactional(readOnly = true)
+    public List<BankVersion> versions(Me me, UUID id) {
+        access.require(me, Access.Action.USE_BANK_ITEM, id);
+        return db.sql("""
+                        select v.version, p.given || ' ' || p.family as by, v.at, v.definition
+                        from bank_version v join person p on p.id = v.by_id where v.item_id = ? order by v.version desc""")
+                .param(id)
+                .query((row, n) -> new BankVersion(
+                        row.getInt(1),
+                        row.getString(2),
+                        row.getTimestamp(3).toInstant(),
+                        JsonColumn.plain(JsonColumn.read(row.getString(4)))))
+                .list();
+    }
+
+    @Transactional(readOnly = true)
+    public List<Use> uses(Me me, UUID id) {
+        access.require(me, Access.Action.USE_BANK_ITEM, id);
+        return db.sql("""
+                        select u.assessment_id, a.title, u.item, u.version, u.at
+                        from bank_use u join assessment a on a.id = u.assessment_id
+                        where u.item_id = ? and a.school_id = ? order by u.at desc""")
+                .params(id, me.school())
+                .query((row, n) -> new Use(
+                        row.getObject(1, UUID.class),
+                        row.getString(2),
+                        row.getString(3),
+                        row.getInt(4),
+                        row.getTimestamp(5).toInstant()))
+                .list();
+    }
+
+    /** Remembers that an item of a paper is this item of the bank. */
+    @Transactional
+    public void used(UUID id, UUID assessment, String item) {
+        db.sql("""
+                        insert into bank_use (item_id, version, assessment_id, item, at)
+                        select id, version, :assessment, :item, :now from bank_item where id = :id
+                        on conflict (assessment_id, item) do update
+                          set item_id = excluded.item_id, version = excluded.version, at = excluded.at""")
+                .param("assessment", assessment)
+                .param("item", item)
+                .param("now", Timestamp.from(clock.instant()))
+                .param("id", id)
+                .update();
+        db.sql("update bank_item set uses = (select count(*) from bank_use where item_id = :id) where id = :id")
+                .param("id", id)
+                .update();
+    }
+}

@@ -1,0 +1,208 @@
+package org.scholion.server.bank;
+
+import java.math.BigDecimal;
+import java.sql.Array;
+import java.sql.SQLException;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.server.platform.JsonColumn;
+import org.scholion.server.platform.Me;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Finds items among one's own and those that are shared: by words (whole words and beginnings of words through the
+ * full-text index, slips through trigrams), kind, standard, difficulty, folder, tag, author and use.
+ */
+@Service
+public class BankSearch {
+    private static final int MOST = 100;
+
+    private final JdbcClient db;
+
+    BankSearch(JdbcClient db) {
+        this.db = db;
+    }
+
+    /** What is wanted; null and empty mean anything. */
+    public record Wanted(
+            @Nullable String words,
+            @Nullable String kind,
+            @Nullable String code,
+            @Nullable String tag,
+            @Nullable UUID folder,
+            @Nullable UUID author,
+            @Nullable String from,
+            @Nullable String to,
+            @Nullable Boolean used) {}
+
+    /** A line of what was found; {@code mayEdit} whether it is one's own or shared to be edited. */
+    public record BankLine(
+            UUID id,
+            int version,
+            String kind,
+            String prompt,
+            List<String> tags,
+            List<String> codes,
+            @Nullable String difficulty,
+            int uses,
+            String author,
+            @Nullable UUID folder,
+            boolean mayEdit,
+            Object definition) {}
+
+    /** At most a hundred, the best first; {@code more} whether there are others. */
+    public record BankFound(List<BankLine> items, boolean more) {}
+
+    private static final String MINE = """
+            (i.owner_id = :me
+             or exists (select 1 from share s where s.person_id = :me and s.object_id = i.id)
+             or exists (select 1 from share s where s.person_id = :me and s.object_id = i.folder_id))""";
+
+    private static final String FILTERS = """
+             and (cast(:kind as text) is null or i.kind = :kind)
+             and (cast(:code as text) is null or exists (
+                  select 1 from unnest(i.codes) c where c = :code or c like :code || '.%'))
+             and (cast(:tag as text) is null or :tag = any(i.tags))
+             and (cast(:folder as uuid) is null or i.folder_id = :folder)
+             and (cast(:author as uuid) is null or i.owner_id = :author)
+             and (cast(:from as numeric) is null or i.difficulty >= :from)
+             and (cast(:to as numeric) is null or i.difficulty <= :to)
+             and (cast(:used as boolean) is null or (i.uses > 0) = :used)""";
+
+    private static final String FIELDS = """
+            select i.id, i.version, i.kind, i.prompt, i.tags, i.codes, i.difficulty, i.uses,
+                   p.given || ' ' || p.family as author, i.folder_id, i.definition,
+                   i.owner_id = :me or exists (select 1 from share s where s.person_id = :me and s.may_edit
+                     and s.object_id in (i.id, i.folder_id)) as may_edit
+            from\s""";
+
+    @Transactional(readOnly = true)
+    public BankFound find(Me me, Wanted w) {
+        String words = w.words() == null ? "" : Searched.alike(w.words());
+        List<BankLine> found = words.isEmpty() ? recent(me, w) : byWords(me, w, words);
+        if (!words.isEmpty() && found.isEmpty()) {
+            found = byLikeness(me, w, words);
+        }
+        return new BankFound(found.subList(0, Math.min(MOST, found.size())), found.size() > MOST);
+    }
+
+    private List<BankLine> recent(Me me, Wanted w) {
+        return lines(
+                me,
+                w,
+                FIELDS + "bank_item i join person p on p.id = i.owner_id where " + MINE + FILTERS
+                        + " order by i.changed_at desc limit " + (MOST + 1),
+                "");
+    }
+
+    /** Ranked only among the newest thousand that fit, so that a frequent word costs no more than a rare one. */
+    private List<BankLine> byWords(Me me, Wanted w, String words) {
+        String query = String.join(":* & ", words.split(" ")) + ":*";
+        return lines(
+                me,
+                w,
+                FIELDS + "(select * from bank_item i where i.words @@ to_tsquery('simple', :query) and " + MINE
+                        + FILTERS
+                        + " order by i.changed_at desc limit 1000) i join person p on p.id = i.owner_id"
+                        + " order by ts_rank(i.words, to_tsquery('simple', :query)) desc, i.changed_at desc limit "
+                        + (MOST + 1),
+                query);
+    }
+
+    private List<BankLine> byLikeness(Me me, Wanted w, String words) {
+        return lines(
+                me,
+                w,
+                FIELDS + "(select * from bank_item i where :query <% i.alike and " + MINE + FILTERS
+                        + " limit 1000) i join person p on p.id = i.owner_id"
+                        + " order by word_similarity(:query, i.alike) desc limit " + (MOST + 1),
+                words);
+    }
+
+    private List<BankLine> lines(Me me, Wanted w, String sql, String query) {
+        return db.sql(sql)
+                .param("me", me.id())
+                .param("query", query)
+                .param("kind", blank(w.kind()))
+                .param("code", blank(w.code()))
+                .param("tag", blank(w.tag()))
+                .param("folder", w.folder())
+                .param("author", w.author())
+                .param("from", number(w.from()))
+                .param("to", number(w.to()))
+                .param("used", w.used())
+                .query((row, n) -> new BankLine(
+                        row.getObject("id", UUID.class),
+                        row.getInt("version"),
+                        row.getString("kind"),
+                        row.getString("prompt"),
+                        texts(row.getArray("tags")),
+                        texts(row.getArray("codes")),
+                        row.getBigDecimal("difficulty") == null
+                                ? null
+                                : row.getBigDecimal("difficulty")
+                                        .stripTrailingZeros()
+                                        .toPlainString(),
+                        row.getInt("uses"),
+                        row.getString("author"),
+                        row.getObject("folder_id", UUID.class),
+                        row.getBoolean("may_edit"),
+                        JsonColumn.plain(JsonColumn.read(row.getString("definition")))))
+                .list();
+    }
+
+    private static @Nullable String blank(@Nullable String s) {
+        return s == null || s.isBlank() ? null : s.strip();
+    }
+
+    /** A bound that is no number bounds nothing. */
+    private static @Nullable BigDecimal number(@Nullable String written) {
+        String text = blank(written);
+        try {
+            return text == null ? null : new BigDecimal(text);
+        } catch (NumberFormatException e) {
+            return null;
+        }
+    }
+
+    private static List<String> texts(Array array) throws SQLException {
+        return List.of((String[]) array.getArray());
+    }
+
+    /** Items whose prompt is equal or nearly so; the likeness from 0 to 1, the most alike first. */
+    public record Alike(UUID id, String prompt, String author, String likeness) {}
+
+    @Transactional(readOnly = true)
+    public List<Alike> alike(Me me, String prompt, @Nullable UUID but) {
+        return db.sql("""
+                        select i.id, i.prompt, p.given || ' ' || p.family as author,
+                               round(similarity(i.alike, :alike)::numeric, 2)::text as likeness
+                        from bank_item i join person p on p.id = i.owner_id
+                        where i.alike % :alike and similarity(i.alike, :alike) >= 0.6 and i.alike <> ''
+                          and (cast(:but as uuid) is null or i.id <> :but) and\s""" + MINE + " order by similarity(i.alike, :alike) desc limit 10")
+                .param("alike", Searched.alike(prompt))
+                .param("but", but)
+                .param("me", me.id())
+                .query((row, n) ->
+                        new Alike(row.getObject(1, UUID.class), row.getString(2), row.getString(3), row.getString(4)))
+                .list();
+    }
+
+    /** One's own items with equal prompts. */
+    public record Twins(String prompt, List<UUID> items) {}
+
+    @Transactional(readOnly = true)
+    public List<Twins> twins(Me me) {
+        return db.sql("""
+                        select min(prompt) as prompt, array_agg(id order by made_at) as ids from bank_item
+                        where owner_id = ? and alike <> '' group by md5(alike), alike having count(*) > 1
+                        order by max(changed_at) desc limit 200""")
+                .param(me.id())
+                .query((row, n) -> new Twins(
+                        row.getString(1), List.of((UUID[]) row.getArray(2).getArray())))
+                .list();
+    }
+}

@@ -1,0 +1,66 @@
+import type { Schemas } from "../../api/client";
+import { t } from "../../text";
+
+export type Fair = "same" | "creditAnswered" | "drop";
+
+const WAYS: [Fair, string][] = [
+  ["same", "Yes: it means the same. They stay as they are."],
+  ["creditAnswered", "No: credit it to whoever answered."],
+  ["drop", "No: drop it for everybody."],
+];
+
+/** The two editions compared, in words. */
+export function Differences({ all }: { all: Schemas["Difference"][] }) {
+  if (all.length === 0) {
+    return null;
+  }
+  return (
+    <ul className="mb-3 text-small">
+      {all.map((d) => (
+        <li key={d.item + d.words} className="border-b border-rule py-0.5">
+          {d.number > 0 && <strong>{t("Question {{n}}", { n: d.number })} </strong>}
+          <span className="font-script">{d.words}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** What asks otherwise than it did when it was answered: somebody has to say whether those answers are still fair. */
+export function Fairness({
+  asked,
+  decided,
+  onDecided,
+}: {
+  asked: Schemas["Asked"][];
+  decided: Record<string, Fair>;
+  onDecided: (item: string, what: Fair) => void;
+}) {
+  return (
+    <>
+      {asked.map((a) => (
+        <fieldset key={a.item} className="mb-3 border-l-3 border-waiting pl-3">
+          <legend className="font-semibold text-waiting">
+            {t("Question {{n}} asks otherwise now", { n: a.number })}
+          </legend>
+          <p className="text-small">
+            {t("{{count}} students have answered it as it was. Are their answers still fair?", {
+              count: a.answered,
+            })}
+          </p>
+          {WAYS.map(([way, words]) => (
+            <label key={way} className="flex items-baseline gap-2">
+              <input
+                type="radio"
+                name={`fair-${a.item}`}
+                checked={decided[a.item] === way}
+                onChange={() => onDecided(a.item, way)}
+              />
+              {t(words)}
+            </label>
+          ))}
+        </fieldset>
+      ))}
+    </>
+  );
+}

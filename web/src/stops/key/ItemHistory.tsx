@@ -1,0 +1,60 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, ok } from "../../api/client";
+import { TextButton } from "../../parts/Button";
+import { MarginPart } from "../../parts/Sheet";
+import { t } from "../../text";
+import { moment } from "../../text/figures";
+import { type Item, keyInShort } from "./definition";
+
+/** What the item was, from change to change, and the way back to each. */
+export function ItemHistory({
+  assessment,
+  item,
+  onChange,
+}: {
+  assessment: string;
+  item: Item;
+  onChange: (item: Item) => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const history = useQuery({
+    queryKey: ["item-history", assessment, item.id],
+    queryFn: () =>
+      ok(
+        api.GET("/api/assessments/{assessment}/items/{item}/history", {
+          params: { path: { assessment, item: item.id } },
+        }),
+      ),
+    enabled: open,
+    staleTime: 0,
+  });
+  if (!open) {
+    return (
+      <TextButton className="mb-5 text-small underline" onClick={() => setOpen(true)}>
+        {t("What this item was before")}
+      </TextButton>
+    );
+  }
+  return (
+    <MarginPart title={t("What this item was")}>
+      <ul className="text-small">
+        {history.data?.map((v) => {
+          const was = v.definition as Item | null;
+          return (
+            <li key={v.at} className="border-b border-rule py-1">
+              {v.by}, {moment(v.at)}
+              <span className="block font-script">
+                {was ? `${was.prompt ?? ""} (${keyInShort(was)})` : t("taken out")}
+              </span>
+              {was && <TextButton onClick={() => onChange(was)}>{t("put it back")}</TextButton>}
+            </li>
+          );
+        })}
+      </ul>
+      {history.data?.length === 0 && (
+        <p className="text-soft">{t("It was not changed since it came here.")}</p>
+      )}
+    </MarginPart>
+  );
+}
