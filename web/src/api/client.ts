@@ -51,9 +51,12 @@ export async function ok<T>(call: Promise<{ data?: T; error?: unknown; response:
 }
 
 /** Sends a file to one of the paths that take one. */
-export async function sendFile<T>(path: string, file: File): Promise<T> {
+export async function sendFile<T>(path: string, file: File, beside: Record<string, string> = {}): Promise<T> {
   const body = new FormData();
   body.set("file", file);
+  for (const [name, text] of Object.entries(beside)) {
+    body.set(name, new Blob([text], { type: "text/plain" }));
+  }
   const response = await fetch(path, { method: "POST", body, headers: { "X-XSRF-TOKEN": forgeryToken() } });
   return ok<T>(
     response.json().then((json) => ({ data: response.ok ? json : undefined, error: json, response })),

@@ -7,6 +7,7 @@ import { useWhere } from "../Assessment";
 import { Items } from "./Items";
 import { Letters } from "./letters/Letters";
 import { Paper } from "./paper/Paper";
+import { QuestionsIn } from "./QuestionsIn";
 import { Sets } from "./sets/Sets";
 import { useDraft } from "./useDraft";
 
@@ -18,6 +19,7 @@ const VIEWS: [string, string, (page: KeyPage) => React.ReactNode][] = [
   ["letters", "Letter key", Letters],
   ["paper", "Paper", Paper],
   ["sets", "Answer sets", Sets],
+  ["in", "Bring in questions", QuestionsIn],
 ];
 
 export function Key() {

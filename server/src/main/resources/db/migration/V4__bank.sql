@@ -61,3 +61,6 @@ create table share (
   primary key (object_id, person_id)
 );
 create index share_person on share (person_id, kind);
+
+-- The items that this attempt was not drawn.
+alter table attempt add column left_out text[] not null default '{}';

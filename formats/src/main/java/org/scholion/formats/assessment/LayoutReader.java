@@ -116,7 +116,7 @@ public final class LayoutReader {
     }
 
     /** The candidates of a draw: an item counts for its standards and for those above them. */
-    static List<Draw.Candidate> pool(AssessmentFile file, Draw draw) {
+    public static List<Draw.Candidate> pool(AssessmentFile file, Draw draw) {
         List<Draw.Candidate> pool = new ArrayList<>();
         for (Item item : drawn(file, draw)) {
             Fraction difficulty = file.particulars(item.id()).difficulty();

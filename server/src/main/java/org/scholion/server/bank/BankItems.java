@@ -6,10 +6,10 @@ import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.scholion.formats.assessment.OneItem;
 import org.scholion.formats.json.Fault;
 import org.scholion.formats.json.Json;
 import org.scholion.server.access.Access;
-import org.scholion.server.key.ItemCheck;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
@@ -23,9 +23,6 @@ import tools.jackson.databind.node.ObjectNode;
 /** Items of the bank: kept with every version they had. */
 @Service
 public class BankItems {
-    /** What only means something inside one paper. */
-    private static final List<String> PAPER_ONLY = List.of("part", "stem", "reasonFor", "draw");
-
     private final JdbcClient db;
     private final Access access;
     private final Ids ids;
@@ -114,13 +111,11 @@ public class BankItems {
     }
 
     private static ObjectNode plain(Object definition) {
-        ObjectNode item = JsonColumn.node(definition).deepCopy().asObject();
-        PAPER_ONLY.forEach(item::remove);
-        return item;
+        return OneItem.untied(JsonColumn.node(definition));
     }
 
     private static void refuseFaulty(ObjectNode item) {
-        List<Fault> faults = ItemCheck.faults(item);
+        List<Fault> faults = OneItem.faults(item);
         if (!faults.isEmpty()) {
             throw Refused.invalid(faults);
         }

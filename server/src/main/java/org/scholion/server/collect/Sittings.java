@@ -123,7 +123,7 @@ public class Sittings {
 
     private void freeze(Me me, UUID assessment) {
         if (editions.latest(assessment).isEmpty()) {
-            Edition first = Edition.compile(assessment, 1, assessments.whole(assessment), List.of());
+            Edition first = Edition.compile(assessment, 1, assessments.drawn(me, assessment), List.of());
             if (first.items().isEmpty()) {
                 throw Refused.invalid("items", "there is no question yet; write one before you give it out");
             }

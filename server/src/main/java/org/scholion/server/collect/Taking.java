@@ -7,13 +7,13 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
 import org.scholion.formats.assessment.AnswerJson;
 import org.scholion.formats.json.Cursor;
 import org.scholion.server.access.Access;
+import org.scholion.server.key.Drawn;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.Attempt;
@@ -111,6 +111,7 @@ public class Taking {
                         editions.idOf(sitting.assessment, edition.number()),
                         Attempt.Way.SCREEN),
                 now);
+        attempts.leaveOut(attempt, Drawn.leftOut(edition, attempt));
         events.say("assessment:" + sitting.assessment);
         return attempt;
     }
@@ -134,7 +135,8 @@ public class Taking {
                 sittings.require(attempt.sitting()).deadline(attempt.startedAt()),
                 attempt.isIn(),
                 PaperItem.of(
-                        edition.file(), new PaperOrder(edition.file(), attemptId.getLeastSignificantBits(), Set.of())),
+                        edition.file(),
+                        new PaperOrder(edition.file(), attemptId.getLeastSignificantBits(), attempt.leftOut())),
                 edition.file().layout().questions().stream()
                         .map(q -> new PaperSheet(q.file(), q.name(), q.type()))
                         .toList(),
@@ -155,7 +157,10 @@ public class Taking {
             throw Refused.conflict("closed", "The time is over. What was saved before counts.");
         }
         Edition edition = editions.numbered(attempt.assessment(), attempt.edition());
-        Item item = edition.assessment().item(itemId).orElseThrow(Refused::notFound);
+        Item item = edition.assessment()
+                .item(itemId)
+                .filter(i -> !attempt.leftOut().contains(i.id()))
+                .orElseThrow(Refused::notFound);
         JsonNode node = answer == null ? JsonColumn.node("") : JsonColumn.node(answer);
         Cursor at = Cursor.at(node);
         if (!(node.isString() && node.stringValue().isEmpty())) {

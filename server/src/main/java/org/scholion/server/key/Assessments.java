@@ -210,6 +210,17 @@ public class Assessments {
         return withFrameworks(JsonColumn.read(row.draft), frameworks.ofCourse(row.course));
     }
 
+    /** The draft as it is given out: the draws that are made once are made now, and the draft follows them. */
+    @Transactional
+    public JsonNode drawn(Me me, UUID id) {
+        JsonNode whole = whole(id);
+        JsonNode drawn = Drawn.once(whole, id.getLeastSignificantBits());
+        if (drawn != whole) {
+            follow(me, id, drawn);
+        }
+        return drawn;
+    }
+
     /** A changed definition as a whole assessment file. */
     @Transactional(readOnly = true)
     public JsonNode whole(UUID id, Object definition) {

@@ -21,14 +21,13 @@ import org.scholion.core.score.State;
 import org.scholion.formats.assessment.AnswerJson;
 import org.scholion.formats.assessment.AssessmentFile;
 import org.scholion.formats.assessment.AssessmentReader;
+import org.scholion.formats.assessment.OneItem;
 import org.scholion.formats.assessment.Particulars;
 import org.scholion.formats.json.Cursor;
 import org.scholion.formats.json.Fault;
 import org.scholion.formats.json.Faults;
 import org.scholion.server.platform.JsonColumn;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.JsonNodeFactory;
-import tools.jackson.databind.node.ObjectNode;
 
 /**
  * One item while it is written: what is wrong with it, how it scores in words, and what tried answers would get.
@@ -55,14 +54,9 @@ public record ItemCheck(
             String because,
             @Nullable Boolean holds) {}
 
-    /** What an item has to do with others is left to the whole paper. */
-    private static final List<String> TIES = List.of("part", "stem", "reasonFor", "draw");
-
     static ItemCheck of(Object itemDefinition, List<Object> answers) {
-        ObjectNode node = JsonColumn.node(itemDefinition).deepCopy().asObject();
-        TIES.forEach(node::remove);
         try {
-            AssessmentFile file = AssessmentReader.read(fileOf(node));
+            AssessmentFile file = AssessmentReader.read(OneItem.fileOf(JsonColumn.node(itemDefinition)));
             Item item = file.assessment().items().get(0);
             return new ItemCheck(
                     List.of(),
@@ -71,30 +65,8 @@ public record ItemCheck(
                     examples(item, file.particulars(item.id())),
                     latex(item));
         } catch (Faults e) {
-            return new ItemCheck(
-                    e.all().stream().map(ItemCheck::relative).toList(), "", List.of(), List.of(), Map.of());
+            return new ItemCheck(e.all().stream().map(OneItem::inside).toList(), "", List.of(), List.of(), Map.of());
         }
-    }
-
-    /** What is wrong with one item, by places inside it. */
-    public static List<Fault> faults(JsonNode item) {
-        return AssessmentReader.check(fileOf(item.deepCopy().asObject())).stream()
-                .map(ItemCheck::relative)
-                .toList();
-    }
-
-    /** A paper of this item alone. */
-    static ObjectNode fileOf(ObjectNode item) {
-        ObjectNode file = JsonNodeFactory.instance
-                .objectNode()
-                .put("format", AssessmentFile.FORMAT)
-                .put("title", "one item");
-        file.putArray("items").add(item);
-        return file;
-    }
-
-    private static Fault relative(Fault fault) {
-        return new Fault(fault.path().replaceFirst("^items\\[0]\\.?", ""), fault.message());
     }
 
     private static List<Tried> tried(Item item, List<Object> answers) {

@@ -1,10 +1,15 @@
 package org.scholion.server.ledger;
 
 import java.time.Instant;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
-/** One student's one go at a sitting, however it came in. Its responses lie beside it and never change. */
+/**
+ * One student's one go at a sitting, however it came in. Its responses lie beside it and never change.
+ *
+ * @param leftOut the items that this attempt was not drawn
+ */
 public record Attempt(
         UUID id,
         UUID school,
@@ -17,6 +22,7 @@ public record Attempt(
         int number,
         int edition,
         Way way,
+        Set<String> leftOut,
         Instant startedAt,
         @Nullable Instant handedInAt) {
 

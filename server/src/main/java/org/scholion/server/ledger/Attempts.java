@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
@@ -44,6 +45,17 @@ public class Attempts {
     /** What has to be known to begin an attempt. */
     public record Beginning(
             UUID school, UUID assessment, UUID sitting, UUID section, UUID student, UUID edition, Attempt.Way way) {}
+
+    /** Notes which items an attempt was not drawn. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void leaveOut(UUID attempt, Set<String> items) {
+        if (!items.isEmpty()) {
+            db.sql("update attempt set left_out = :items where id = :id")
+                    .param("items", items.toArray(new String[0]))
+                    .param("id", attempt)
+                    .update();
+        }
+    }
 
     @Transactional(propagation = Propagation.MANDATORY)
     public UUID begin(Beginning b, Instant at) {
@@ -166,6 +178,7 @@ public class Attempts {
                 row.getInt("number"),
                 row.getInt("edition"),
                 Attempt.Way.valueOf(row.getString("way")),
+                Set.of((String[]) row.getArray("left_out").getArray()),
                 row.getTimestamp("started_at").toInstant(),
                 handedIn == null ? null : handedIn.toInstant());
     }

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.scholion.core.effect.Effect;
 import org.scholion.core.item.Item;
 import org.scholion.core.score.Mark;
+import org.scholion.core.score.State;
 import org.scholion.core.total.Outcome;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.key.Comparison;
@@ -158,7 +159,7 @@ public class Regrading {
             Map<String, LedgerMark> marks = current.getOrDefault(attempt.id(), Map.of());
             for (Item item : candidate.items()) {
                 LedgerMark was = marks.get(item.id());
-                if (was != null && was.byPerson()) {
+                if (was != null && (was.byPerson() || was.mark().state() == State.EXCUSED)) {
                     continue;
                 }
                 Mark mark = candidate.scorer(item).score(Attempts.answer(item, said));

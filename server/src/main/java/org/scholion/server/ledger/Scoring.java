@@ -70,7 +70,9 @@ public class Scoring {
         List<LedgerMark> marks = new ArrayList<>();
         for (Item item : edition.items()) {
             Answer answer = Attempts.answer(item, answers);
-            Mark mark = edition.scorer(item).score(answer);
+            Mark mark = attempt.leftOut().contains(item.id())
+                    ? Mark.EXCUSED
+                    : edition.scorer(item).score(answer);
             marks.add(new LedgerMark(attempt.id(), item.id(), mark, edition.number(), null, null, null, at));
         }
         return marks;

@@ -1,0 +1,127 @@
+package org.scholion.server.key;
+
+import java.io.IOException;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.formats.json.Fault;
+import org.scholion.formats.json.Json;
+import org.scholion.formats.questions.FoundItem;
+import org.scholion.formats.questions.QuestionTable;
+import org.scholion.formats.questions.QuestionText;
+import org.scholion.formats.questions.Role;
+import org.scholion.formats.table.Spreadsheet;
+import org.scholion.server.access.Access;
+import org.scholion.server.platform.JsonColumn;
+import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Refused;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestPart;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+import tools.jackson.databind.JsonNode;
+
+/** Questions from a spreadsheet or from plain text: shown first, and only then put into the paper. */
+@RestController
+@RequestMapping("/api/assessments/{assessment}")
+class QuestionsController {
+    private static final int MOST_TEXT = 500_000;
+
+    private final Assessments assessments;
+    private final Access access;
+
+    QuestionsController(Assessments assessments, Access access) {
+        this.assessments = assessments;
+        this.access = access;
+    }
+
+    record QuestionColumn(int index, String name, Role role, String because) {}
+
+    /** A question that was found, and what is wrong with it. */
+    record FoundQuestion(int line, Object item, List<Fault> faults) {}
+
+    /** @param columns what each column is taken for; none for plain text */
+    record QuestionsFound(List<QuestionColumn> columns, List<FoundQuestion> items) {}
+
+    record TypedQuestions(String text) {}
+
+    record NewItems(List<Object> items) {}
+
+    record Added(List<String> items) {}
+
+    /** @param roles what a person said that a column is, by its place, as JSON such as {@code {"3": "KEY"}} */
+    @PostMapping(value = "/questions-in", consumes = "multipart/form-data")
+    QuestionsFound table(
+            @AuthenticationPrincipal Me me,
+            @PathVariable UUID assessment,
+            @RequestPart MultipartFile file,
+            @RequestPart(required = false) @Nullable String roles)
+            throws IOException {
+        access.require(me, Access.Action.EDIT_KEY, assessment);
+        QuestionTable table = QuestionTable.of(Spreadsheet.read(file.getBytes()), codes(assessment), chosen(roles));
+        return new QuestionsFound(
+                table.columns().stream()
+                        .map(c -> new QuestionColumn(c.index(), c.name(), c.role(), c.because()))
+                        .toList(),
+                found(table.items()));
+    }
+
+    private static Map<Integer, Role> chosen(@Nullable String roles) {
+        Map<Integer, Role> chosen = new HashMap<>();
+        if (roles != null && !roles.isBlank()) {
+            Json.read(roles).properties().forEach(e -> {
+                try {
+                    chosen.put(
+                            Integer.valueOf(e.getKey()),
+                            Role.valueOf(e.getValue().asString("")));
+                } catch (IllegalArgumentException ex) {
+                    throw Refused.invalid("roles", "'" + e.getValue() + "' is nothing that a column can be");
+                }
+            });
+        }
+        return chosen;
+    }
+
+    private Set<String> codes(UUID assessment) {
+        Set<String> codes = new HashSet<>();
+        JsonNode whole = assessments.whole(assessment);
+        whole.path("frameworks")
+                .forEach(f -> f.path("standards")
+                        .forEach(s -> codes.add(s.path("code").asString(""))));
+        return codes;
+    }
+
+    @PostMapping("/questions-text")
+    QuestionsFound text(
+            @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody TypedQuestions typed) {
+        access.require(me, Access.Action.EDIT_KEY, assessment);
+        if (typed.text().length() > MOST_TEXT) {
+            throw Refused.invalid("text", "at most 500,000 characters at once");
+        }
+        return new QuestionsFound(List.of(), found(QuestionText.read(typed.text())));
+    }
+
+    private static List<FoundQuestion> found(List<FoundItem> items) {
+        return items.stream()
+                .map(i -> new FoundQuestion(i.line(), JsonColumn.plain(i.item()), i.faults()))
+                .toList();
+    }
+
+    /** Puts items at the end of a paper that is not given out. */
+    @PostMapping("/items")
+    @ResponseStatus(HttpStatus.CREATED)
+    Added add(@AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody NewItems wanted) {
+        return new Added(assessments.append(
+                me, assessment, wanted.items().stream().map(JsonColumn::node).toList()));
+    }
+}
