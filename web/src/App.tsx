@@ -28,6 +28,9 @@ import { Settle } from "./stops/settle/Settle";
 const Key = lazy(() => import("./stops/key/Key").then((m) => ({ default: m.Key })));
 const Bank = lazy(() => import("./places/bank/Bank").then((m) => ({ default: m.Bank })));
 const Standards = lazy(() => import("./places/standards/Standards").then((m) => ({ default: m.Standards })));
+const CrosswalkPage = lazy(() =>
+  import("./places/standards/CrosswalkPage").then((m) => ({ default: m.CrosswalkPage })),
+);
 const later = (page: ReactNode) => <Suspense fallback={<p className="p-6 text-soft">…</p>}>{page}</Suspense>;
 
 const STAFF = [
@@ -36,6 +39,7 @@ const STAFF = [
   { path: "courses/:course", element: <Course /> },
   { path: "standards", element: later(<Standards />) },
   { path: "standards/:framework", element: later(<Standards />) },
+  { path: "standards/:framework/from/:older", element: later(<CrosswalkPage />) },
   { path: "gradebook", element: <GradebookHome /> },
   { path: "gradebook/:course", element: <Gradebook /> },
   { path: "bank", element: later(<Bank />) },

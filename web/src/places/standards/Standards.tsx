@@ -1,45 +1,54 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "react-router";
-import { api, ok } from "../../api/client";
+import { api, ok, type Schemas } from "../../api/client";
 import { MarginPart, Sheet } from "../../parts/Sheet";
 import { Empty, Loaded } from "../../parts/States";
-import type { FrameworkFile } from "../../stops/key/definition";
 import { t } from "../../text";
+import { FrameworkIn } from "./FrameworkIn";
+import { Tree } from "./Tree";
+import { WorkWith } from "./WorkWith";
 
-/** Frameworks as trees. */
+/** Frameworks as trees that can be edited, their versions, and the way from one to the next. */
 export function Standards() {
   const { framework } = useParams();
   const list = useQuery({ queryKey: ["frameworks"], queryFn: () => ok(api.GET("/api/frameworks")) });
   return (
     <Loaded query={list}>
       {(all) => {
-        const chosen = framework ?? all[0]?.id;
+        const chosen = all.find((f) => f.id === framework) ?? all[0];
         return (
           <Sheet
             margin={
-              <MarginPart title={t("Frameworks")}>
-                <ul>
-                  {all.map((f) => (
-                    <li key={f.id}>
-                      <Link
-                        to={`/standards/${f.id}`}
-                        className={`block border-l-3 py-1 pl-3 ${f.id === chosen ? "border-standard font-semibold" : "border-rule"}`}
-                      >
-                        {f.title} {f.version}{" "}
-                        <span className="text-small font-normal text-soft">
-                          {t("{{n}} standards", { n: f.standards })}
-                        </span>
-                      </Link>
-                    </li>
-                  ))}
-                </ul>
-              </MarginPart>
+              <>
+                <MarginPart title={t("Frameworks")}>
+                  <ul>
+                    {all.map((f) => (
+                      <li key={f.id}>
+                        <Link
+                          to={`/standards/${f.id}`}
+                          className={`block border-l-3 py-1 pl-3 ${f.id === chosen?.id ? "border-standard font-semibold" : "border-rule"}`}
+                        >
+                          {f.title} {f.version}{" "}
+                          <span className="text-small font-normal text-soft">
+                            {t("{{n}} standards", { n: f.standards })}
+                          </span>
+                        </Link>
+                      </li>
+                    ))}
+                  </ul>
+                </MarginPart>
+                {chosen && <Earlier chosen={chosen} all={all} />}
+                {chosen && <WorkWith framework={chosen.id} />}
+                <FrameworkIn />
+              </>
             }
           >
             {chosen ? (
-              <Tree id={chosen} />
+              <Tree key={chosen.id} id={chosen.id} />
             ) : (
-              <Empty title={t("No framework yet.")}>{t("An administrator brings one in.")}</Empty>
+              <Empty title={t("No framework yet.")}>
+                {t("Bring one in from a table or a CASE file, or begin an empty one.")}
+              </Empty>
             )}
           </Sheet>
         );
@@ -48,39 +57,23 @@ export function Standards() {
   );
 }
 
-function Tree({ id }: { id: string }) {
-  const query = useQuery({
-    queryKey: ["framework", id],
-    queryFn: () => ok(api.GET("/api/frameworks/{framework}", { params: { path: { framework: id } } })),
-  });
+/** The other frameworks that this one may have come from. */
+function Earlier({ chosen, all }: { chosen: Schemas["FrameworkLine"]; all: Schemas["FrameworkLine"][] }) {
+  const others = all.filter((f) => f.id !== chosen.id);
+  if (others.length === 0) {
+    return null;
+  }
   return (
-    <Loaded query={query}>
-      {(view) => {
-        const { standards } = view.definition as FrameworkFile;
-        const depth = (code: string): number => {
-          const parent = standards.find((s) => s.code === code)?.parent;
-          return parent ? depth(parent) + 1 : 0;
-        };
-        return (
-          <>
-            <h1 className="px-6 pt-5 pb-4 font-script text-title font-semibold">
-              {view.title} {view.version}
-            </h1>
-            <ul className="border-t border-rule">
-              {standards.map((s) => (
-                <li
-                  key={s.code}
-                  className="flex gap-4 border-b border-rule px-6 py-1.5"
-                  style={{ paddingInlineStart: `${24 + depth(s.code) * 28}px` }}
-                >
-                  <strong className="w-12 text-standard">{s.code}</strong>
-                  <span className={`font-script ${s.parent ? "" : "font-semibold"}`}>{s.text}</span>
-                </li>
-              ))}
-            </ul>
-          </>
-        );
-      }}
-    </Loaded>
+    <MarginPart title={t("What the older standards became")}>
+      <ul>
+        {others.map((f) => (
+          <li key={f.id}>
+            <Link className="underline" to={`/standards/${chosen.id}/from/${f.id}`}>
+              {t("from {{title}} {{version}}", { title: f.title, version: f.version })}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </MarginPart>
   );
 }

@@ -12,6 +12,7 @@ import { IfYouSave } from "./IfYouSave";
 import { ItemHistory } from "./ItemHistory";
 import { KeyFrom } from "./KeyFrom";
 import { MeanwhileNote } from "./MeanwhileNote";
+import { Print } from "./Print";
 import { TryAnswer } from "./TryAnswer";
 import type { useDraft } from "./useDraft";
 
@@ -75,6 +76,7 @@ export function Saving({
           <GiveOut assessment={assessment} draft={draft} />
         </>
       )}
+      {draft.definition.items.length > 0 && draft.faults.length === 0 && <Print assessment={assessment} />}
       <KeyFrom assessment={assessment} draft={draft} />
       <p className="mb-5 text-small">
         <a className="underline" href={`/api/assessments/${assessment}/file`} download>

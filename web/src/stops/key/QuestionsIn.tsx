@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { useSearchParams } from "react-router";
 import { api, ok, type Schemas, sendFile } from "../../api/client";
@@ -8,7 +8,7 @@ import { FileField } from "../../parts/FileField";
 import { MarginPart, Note, Sheet } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
-import { type Item, keyInShort, kindName } from "./definition";
+import { appended, type Item, keyInShort, kindName } from "./definition";
 import type { KeyPage } from "./Key";
 
 type Found = Schemas["QuestionsFound"];
@@ -34,7 +34,6 @@ const ROLES: [string, string][] = [
 
 /** Questions from a spreadsheet with its columns in any order, or typed as plain text: seen before they are taken. */
 export function QuestionsIn({ assessment, draft }: KeyPage) {
-  const client = useQueryClient();
   const [params, setParams] = useSearchParams();
   const [file, setFile] = useState<File | null>(null);
   const [roles, setRoles] = useState<Record<number, string>>({});
@@ -50,23 +49,17 @@ export function QuestionsIn({ assessment, draft }: KeyPage) {
   });
   const found = read.data;
   const good = found?.items.filter((i) => i.faults.length === 0) ?? [];
-  const take = useMutation({
-    mutationFn: () =>
-      ok(
-        api.POST("/api/assessments/{assessment}/items", {
-          ...path,
-          body: { items: good.map((g) => g.item as Record<string, never>) },
-        }),
-      ),
-    onSuccess: async ({ items }) => {
-      await client.refetchQueries({ queryKey: ["key", assessment] });
-      const next = new URLSearchParams(params);
-      next.set("view", "items");
-      items[0] && next.set("item", items[0]);
-      setParams(next);
-      location.reload();
-    },
-  });
+  const take = () => {
+    const { definition, ids } = appended(
+      draft.definition,
+      good.map((g) => g.item as Item),
+    );
+    draft.change(() => definition);
+    const next = new URLSearchParams(params);
+    next.set("view", "items");
+    ids[0] && next.set("item", ids[0]);
+    setParams(next);
+  };
   const choose = (index: number, role: string) => {
     const next = { ...roles, [index]: role };
     setRoles(next);
@@ -91,20 +84,9 @@ export function QuestionsIn({ assessment, draft }: KeyPage) {
                   </p>
                 )}
               </Note>
-              {draft.givenOut ? (
-                <p className="text-waiting">
-                  {t("This paper is given out; questions come into papers that are not.")}
-                </p>
-              ) : (
-                <Button
-                  look="strong"
-                  disabled={good.length === 0 || take.isPending}
-                  onClick={() => take.mutate()}
-                >
-                  {t("Put {{count}} questions into the key", { count: good.length })}
-                </Button>
-              )}
-              <Trouble error={take.error} />
+              <Button look="strong" disabled={good.length === 0} onClick={take}>
+                {t("Put {{count}} questions into the key", { count: good.length })}
+              </Button>
             </MarginPart>
           )}
           <MarginPart title={t("As plain text")}>

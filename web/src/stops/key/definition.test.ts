@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { type Item, keyInShort, kindName, letterOf, newCriterion, newItem } from "./definition";
+import { appended, type Item, keyInShort, kindName, letterOf, newCriterion, newItem } from "./definition";
 
 describe("new items", () => {
   it("get an id that is free, also after some were taken out", () => {
@@ -15,6 +15,22 @@ describe("new items", () => {
   });
   it("number criteria without taking a number twice", () => {
     expect(newCriterion([{ id: "c2", title: "", levels: [] }]).id).toBe("c3");
+  });
+});
+
+describe("items from elsewhere", () => {
+  it("get free ids, and a question still leads to its passage", () => {
+    const here = { format: "", title: "", items: [newItem("choice", [])], parts: [{ id: "P1", title: "" }] };
+    const { definition, ids } = appended(here, [
+      { id: "q1", kind: "passage", prompt: "p" },
+      { id: "q2", kind: "open", stem: "q1" },
+    ]);
+    expect(ids).toEqual(["q2", "q3"]);
+    expect(definition.items.map((i) => [i.id, i.stem, i.part])).toEqual([
+      ["q1", undefined, undefined],
+      ["q2", undefined, undefined],
+      ["q3", "q2", "P1"],
+    ]);
   });
 });
 

@@ -195,6 +195,24 @@ export function freeId(prefix: string, taken: { id: string }[]): string {
   return `${prefix}${n}`;
 }
 
+/** Items from elsewhere at the end of a key: ids that are taken become free ones, and what leads to them follows. */
+export function appended(d: Definition, added: Item[]): { definition: Definition; ids: string[] } {
+  const items = [...d.items];
+  const renamed = new Map<string, string>();
+  const part = d.parts?.at(-1)?.id;
+  for (const item of added) {
+    const id = items.some((i) => i.id === item.id) ? freeId("q", items) : item.id;
+    renamed.set(item.id, id);
+    items.push({ ...item, id, ...(part && item.kind !== "passage" ? { part } : {}) });
+  }
+  const follow = (i: Item) => put(put(i, "stem", to(i.stem)), "reasonFor", to(i.reasonFor));
+  const to = (id: string | undefined) => (id ? (renamed.get(id) ?? id) : undefined);
+  return {
+    definition: { ...d, items: items.map((i, n) => (n < d.items.length ? i : follow(i))) },
+    ids: [...renamed.values()],
+  };
+}
+
 /** What an item of a kind begins with: the least that it needs. */
 const BEGINNINGS: Record<Kind, () => Partial<Item>> = {
   choice: () => ({ options: ["a", "b", "c", "d"].map((id) => ({ id, text: "" })), key: [] }),

@@ -64,3 +64,14 @@ create index share_person on share (person_id, kind);
 
 -- The items that this attempt was not drawn.
 alter table attempt add column left_out text[] not null default '{}';
+
+-- Which standards of an older framework became which of a newer one.
+create table crosswalk (
+  older_id uuid not null references framework,
+  newer_id uuid not null references framework,
+  links jsonb not null,
+  by_id uuid not null references person,
+  at timestamptz not null,
+  primary key (older_id, newer_id)
+);
+alter table framework add column revision integer not null default 0;

@@ -1,6 +1,5 @@
 package org.scholion.formats.assessment;
 
-import org.scholion.core.standard.Framework;
 import org.scholion.core.total.Adjustment;
 import org.scholion.core.total.Assessment;
 import org.scholion.core.total.Curve;
@@ -24,7 +23,7 @@ public final class AssessmentWriter {
                 .put("language", a.language());
         if (!file.frameworks().isEmpty()) {
             ArrayNode frameworks = node.putArray("frameworks");
-            file.frameworks().forEach(f -> framework(frameworks.addObject(), f));
+            file.frameworks().forEach(f -> frameworks.add(FrameworkWriter.write(f)));
         }
         if (!a.parts().isEmpty()) {
             ArrayNode parts = node.putArray("parts");
@@ -46,18 +45,6 @@ public final class AssessmentWriter {
         grading(node.putObject("grading"), a.grading());
         LayoutWriter.write(node, file.layout());
         return node;
-    }
-
-    private static void framework(ObjectNode node, Framework framework) {
-        node.put("id", framework.id()).put("title", framework.title()).put("version", framework.version());
-        ArrayNode standards = node.putArray("standards");
-        for (Framework.Standard s : framework.standards()) {
-            ObjectNode standard = standards.addObject().put("code", s.code());
-            if (s.parent() != null) {
-                standard.put("parent", s.parent());
-            }
-            standard.put("text", s.text());
-        }
     }
 
     private static void part(ObjectNode node, Part part, Layout layout) {

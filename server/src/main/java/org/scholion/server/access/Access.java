@@ -84,6 +84,11 @@ public class Access {
                         + " where f.id = :id and p.id = :me",
                 Me.Role.TEACHER,
                 Me.Role.ADMIN),
+        EDIT_FRAMEWORK(
+                "select 1 from framework f join person p on p.school_id = f.school_id"
+                        + " where f.id = :id and p.id = :me",
+                Me.Role.TEACHER,
+                Me.Role.ADMIN),
         /** See the people of one's school; the object is the school. */
         SEE_PEOPLE("select 1 from person where school_id = :id and id = :me", Me.Role.ADMIN);
 

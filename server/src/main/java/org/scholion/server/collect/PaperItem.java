@@ -67,7 +67,7 @@ public record PaperItem(
     public record PaperCriterion(String title, List<String> levels) {}
 
     /** These items of a file in this order, numbered as they come. */
-    public static List<PaperItem> of(AssessmentFile file, PaperOrder order) {
+    public static List<PaperItem> of(AssessmentFile file, OwnOrder order) {
         List<PaperItem> all = new ArrayList<>();
         int number = 0;
         for (Item item : order.items()) {

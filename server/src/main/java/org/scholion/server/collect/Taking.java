@@ -136,7 +136,7 @@ public class Taking {
                 attempt.isIn(),
                 PaperItem.of(
                         edition.file(),
-                        new PaperOrder(edition.file(), attemptId.getLeastSignificantBits(), attempt.leftOut())),
+                        new OwnOrder(edition.file(), attemptId.getLeastSignificantBits(), attempt.leftOut())),
                 edition.file().layout().questions().stream()
                         .map(q -> new PaperSheet(q.file(), q.name(), q.type()))
                         .toList(),

@@ -47,6 +47,7 @@ class Demo implements ApplicationRunner {
     private final Settling settling;
     private final Readings readings;
     private final DemoHandBack handBack;
+    private final DemoKeys keys;
     private final Editions editions;
     private final SchoolClock clock;
     private final TransactionTemplate transaction;
@@ -63,6 +64,7 @@ class Demo implements ApplicationRunner {
             Settling settling,
             Readings readings,
             DemoHandBack handBack,
+            DemoKeys keys,
             Editions editions,
             SchoolClock clock,
             TransactionTemplate transaction,
@@ -74,6 +76,7 @@ class Demo implements ApplicationRunner {
         this.settling = settling;
         this.readings = readings;
         this.handBack = handBack;
+        this.keys = keys;
         this.editions = editions;
         this.clock = clock;
         this.transaction = transaction;
@@ -108,6 +111,7 @@ class Demo implements ApplicationRunner {
         reckoning(school, now.minus(Duration.ofDays(6)));
         clock.at(now.minus(Duration.ofHours(5)), () -> house.write(school, "evening"));
         clock.at(now.minus(Duration.ofHours(3)), () -> house.write(school, "collision"));
+        clock.at(now.minus(Duration.ofHours(2)), () -> keys.write(school));
     }
 
     /** Handed back; some have looked, two have asked. */

@@ -19,14 +19,12 @@ import org.scholion.server.access.Access;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestPart;
-import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 import tools.jackson.databind.JsonNode;
@@ -54,10 +52,6 @@ class QuestionsController {
     record QuestionsFound(List<QuestionColumn> columns, List<FoundQuestion> items) {}
 
     record TypedQuestions(String text) {}
-
-    record NewItems(List<Object> items) {}
-
-    record Added(List<String> items) {}
 
     /** @param roles what a person said that a column is, by its place, as JSON such as {@code {"3": "KEY"}} */
     @PostMapping(value = "/questions-in", consumes = "multipart/form-data")
@@ -115,13 +109,5 @@ class QuestionsController {
         return items.stream()
                 .map(i -> new FoundQuestion(i.line(), JsonColumn.plain(i.item()), i.faults()))
                 .toList();
-    }
-
-    /** Puts items at the end of a paper that is not given out. */
-    @PostMapping("/items")
-    @ResponseStatus(HttpStatus.CREATED)
-    Added add(@AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody NewItems wanted) {
-        return new Added(assessments.append(
-                me, assessment, wanted.items().stream().map(JsonColumn::node).toList()));
     }
 }

@@ -1,0 +1,66 @@
+package org.scholion.formats.assessment;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Random;
+import org.scholion.core.item.Item;
+
+/**
+ * The order of a paper's items: as written, or shuffled within the parts so that what shares a passage, and a choice with
+ * the reason that is asked for, stay together.
+ */
+public final class PaperOrder {
+    private final AssessmentFile file;
+
+    private PaperOrder(AssessmentFile file) {
+        this.file = file;
+    }
+
+    /** @param shuffle whether the groups change places; else they only stand together */
+    public static List<Item> shuffled(AssessmentFile file, Random random, boolean shuffle) {
+        PaperOrder order = new PaperOrder(file);
+        Map<String, List<List<Item>>> byPart = new LinkedHashMap<>();
+        order.groups()
+                .forEach(group -> byPart.computeIfAbsent(part(group), p -> new ArrayList<>())
+                        .add(group));
+        List<Item> ordered = new ArrayList<>();
+        for (List<List<Item>> groups : byPart.values()) {
+            if (shuffle) {
+                Collections.shuffle(groups, random);
+            }
+            groups.forEach(ordered::addAll);
+        }
+        return ordered;
+    }
+
+    /** Items that stay together: those of one passage behind it, and a reason behind its choice. */
+    private List<List<Item>> groups() {
+        Map<String, List<Item>> groups = new LinkedHashMap<>();
+        for (Item item : file.assessment().items()) {
+            groups.computeIfAbsent(leader(item), id -> new ArrayList<>()).add(item);
+        }
+        return new ArrayList<>(groups.values());
+    }
+
+    private String leader(Item item) {
+        Particulars p = file.particulars(item.id());
+        if (p.stem() != null) {
+            return p.stem();
+        }
+        return p.reasonFor() == null
+                ? item.id()
+                : file.assessment().item(p.reasonFor()).map(this::leader).orElse(item.id());
+    }
+
+    private static String part(List<Item> group) {
+        return group.stream()
+                .map(i -> i.head().part())
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElse("");
+    }
+}

@@ -1,0 +1,128 @@
+package org.scholion.formats.standards;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.item.Faulty;
+import org.scholion.core.standard.Framework;
+import org.scholion.formats.json.Fault;
+import org.scholion.formats.json.Faults;
+import org.scholion.formats.json.Json;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * A CASE 1.0 package (CFDocument, CFItems, CFAssociations) as a framework. An item's code is its human coding scheme; one
+ * that has none gets a number below its parent. Only the tree of "isChildOf" is taken; its order is the sequence number's.
+ */
+public final class CaseReader {
+    private final JsonNode root;
+    private final Map<String, JsonNode> items = new LinkedHashMap<>();
+    private final Map<String, String> parents = new HashMap<>();
+    private final Map<String, Integer> places = new HashMap<>();
+    private final Map<String, String> codes = new HashMap<>();
+
+    private CaseReader(JsonNode root) {
+        this.root = root;
+    }
+
+    /**
+     * Reads a package.
+     *
+     * @throws Faults with the path of what is missing or wrong
+     */
+    public static Framework read(String text) {
+        return new CaseReader(Json.read(text)).framework();
+    }
+
+    private Framework framework() {
+        JsonNode document = root.path("CFDocument");
+        if (!document.isObject() || !root.path("CFItems").isArray()) {
+            throw new Faults(
+                    List.of(new Fault("", "this is no CASE package: it has a CFDocument and a list of CFItems")));
+        }
+        int i = 0;
+        for (JsonNode item : root.path("CFItems")) {
+            String id = item.path("identifier").asString("");
+            if (id.isEmpty()) {
+                throw new Faults(List.of(new Fault("CFItems[" + i + "].identifier", "is missing")));
+            }
+            items.put(id, item);
+            i++;
+        }
+        associations();
+        Map<String, List<String>> children = new LinkedHashMap<>();
+        items.keySet()
+                .forEach(id -> children.computeIfAbsent(parents.getOrDefault(id, ""), p -> new ArrayList<>())
+                        .add(id));
+        children.values()
+                .forEach(list ->
+                        list.sort((a, b) -> Integer.compare(places.getOrDefault(a, 0), places.getOrDefault(b, 0))));
+        List<Framework.Standard> standards = new ArrayList<>();
+        gather("", children, standards, new HashSet<>());
+        String id = document.path("identifier").asString("case");
+        try {
+            return new Framework(
+                    id,
+                    document.path("title").asString("?"),
+                    document.path("version").asString("1"),
+                    standards);
+        } catch (Faulty e) {
+            throw new Faults(List.of(new Fault(e.place(), String.valueOf(e.getMessage()))));
+        }
+    }
+
+    private void associations() {
+        root.path("CFAssociations").forEach(a -> {
+            String type = a.path("associationType").asString("");
+            String child = a.path("originNodeURI").path("identifier").asString("");
+            String parent = a.path("destinationNodeURI").path("identifier").asString("");
+            if (type.equals("isChildOf") && items.containsKey(child) && items.containsKey(parent)) {
+                parents.put(child, parent);
+            }
+            if (type.equals("isChildOf")) {
+                places.put(child, a.path("sequenceNumber").asInt(0));
+            }
+        });
+    }
+
+    /** Parents before their children; an item that stands above itself is not reached and left out. */
+    private void gather(
+            String parent, Map<String, List<String>> children, List<Framework.Standard> standards, Set<String> taken) {
+        int number = 0;
+        for (String id : children.getOrDefault(parent, List.of())) {
+            number++;
+            JsonNode item = items.get(id);
+            String code = free(code(item, codes.get(parent), number), taken);
+            codes.put(id, code);
+            taken.add(code);
+            standards.add(new Framework.Standard(code, codes.get(parent), statement(item)));
+            gather(id, children, standards, taken);
+        }
+    }
+
+    private static String code(@Nullable JsonNode item, @Nullable String above, int number) {
+        String said =
+                item == null ? "" : item.path("humanCodingScheme").asString("").strip();
+        if (!said.isEmpty()) {
+            return said;
+        }
+        return above == null ? String.valueOf(number) : above + "." + number;
+    }
+
+    private static String free(String code, Set<String> taken) {
+        String wanted = code;
+        for (int n = 2; taken.contains(wanted); n++) {
+            wanted = code + "-" + n;
+        }
+        return wanted;
+    }
+
+    private static String statement(@Nullable JsonNode item) {
+        return item == null ? "" : item.path("fullStatement").asString("").strip();
+    }
+}

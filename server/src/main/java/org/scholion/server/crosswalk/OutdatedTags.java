@@ -1,0 +1,216 @@
+package org.scholion.server.crosswalk;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.item.Alignment;
+import org.scholion.core.number.Fraction;
+import org.scholion.core.standard.Crosswalk;
+import org.scholion.core.standard.Framework;
+import org.scholion.server.bank.BankItems;
+import org.scholion.server.key.Assessments;
+import org.scholion.server.key.Editions;
+import org.scholion.server.key.ItemCodes;
+import org.scholion.server.ledger.Regrading;
+import org.scholion.server.platform.JsonColumn;
+import org.scholion.server.platform.Me;
+import org.scholion.server.standard.Frameworks;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Items whose tags belong to an older version, what they would become, and taking it over. */
+@Service
+class OutdatedTags {
+    private final JdbcClient db;
+    private final Crosswalks crosswalks;
+    private final Frameworks frameworks;
+    private final Assessments assessments;
+    private final Editions editions;
+    private final Regrading regrading;
+    private final BankItems bank;
+
+    OutdatedTags(
+            JdbcClient db,
+            Crosswalks crosswalks,
+            Frameworks frameworks,
+            Assessments assessments,
+            Editions editions,
+            Regrading regrading,
+            BankItems bank) {
+        this.db = db;
+        this.crosswalks = crosswalks;
+        this.frameworks = frameworks;
+        this.assessments = assessments;
+        this.editions = editions;
+        this.regrading = regrading;
+        this.bank = bank;
+    }
+
+    /**
+     * An item with old tags.
+     *
+     * @param assessment the paper it stands in; null for an item of the bank
+     * @param item its id in the paper, or in the bank
+     * @param unmapped old codes for which nothing is known yet; they stay
+     */
+    record Outdated(
+            @Nullable UUID assessment,
+            String title,
+            String item,
+            String prompt,
+            List<String> old,
+            List<String> proposed,
+            List<String> unmapped) {}
+
+    /** Which items to carry over: those of a paper, or items of the bank. */
+    record TagTaken(@Nullable UUID assessment, String item) {}
+
+    @Transactional(readOnly = true)
+    public List<Outdated> of(Me me, UUID older, UUID newer) {
+        Set<String> old = codes(frameworks.read(me, older));
+        old.removeAll(codes(frameworks.read(me, newer)));
+        Crosswalk crosswalk = crosswalks.links(older, newer);
+        List<Outdated> all = new ArrayList<>();
+        db.sql("""
+                        select a.id, a.title, a.draft from assessment a join course_teacher t on t.course_id = a.course_id
+                        where t.person_id = ? order by a.title""")
+                .param(me.id())
+                .query((row, n) -> {
+                    UUID id = row.getObject(1, UUID.class);
+                    String title = row.getString(2);
+                    JsonColumn.read(row.getString(3))
+                            .path("items")
+                            .forEach(i -> add(all, id, title, i.path("id").asString(""), i, old, crosswalk));
+                    return id;
+                })
+                .list();
+        db.sql("select id, definition from bank_item where owner_id = :me and codes && :codes"
+                        + " order by changed_at desc")
+                .param("me", me.id())
+                .param("codes", old.toArray(new String[0]))
+                .query((row, n) -> {
+                    JsonNode item = JsonColumn.read(row.getString(2));
+                    add(all, null, "", row.getString(1), item, old, crosswalk);
+                    return row.getString(1);
+                })
+                .list();
+        return all;
+    }
+
+    private static Set<String> codes(Framework framework) {
+        return framework.standards().stream()
+                .map(Framework.Standard::code)
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+    }
+
+    private static void add(
+            List<Outdated> all,
+            @Nullable UUID assessment,
+            String title,
+            String id,
+            JsonNode item,
+            Set<String> old,
+            Crosswalk crosswalk) {
+        List<String> outdated =
+                ItemCodes.own(item).stream().filter(old::contains).toList();
+        if (outdated.isEmpty()) {
+            return;
+        }
+        Crosswalk.Carried carried = crosswalk.carry(
+                outdated.stream().map(c -> new Alignment(c, Fraction.ONE)).toList());
+        all.add(new Outdated(
+                assessment,
+                title,
+                id,
+                item.path("prompt").asString(""),
+                outdated,
+                carried.mapped().stream().map(Alignment::code).toList(),
+                carried.unmapped().stream().map(Alignment::code).toList()));
+    }
+
+    /** Carries tags over; a paper that is given out gets a new edition, whose marks stay as they are. */
+    @Transactional
+    public int take(Me me, UUID older, UUID newer, List<TagTaken> taken) {
+        Set<String> old = codes(frameworks.read(me, older));
+        old.removeAll(codes(frameworks.read(me, newer)));
+        Crosswalk crosswalk = crosswalks.links(older, newer);
+        taken.stream()
+                .map(TagTaken::assessment)
+                .filter(java.util.Objects::nonNull)
+                .distinct()
+                .forEach(id -> inPaper(me, id, items(taken, id), old, crosswalk));
+        items(taken, null).forEach(id -> inBank(me, UUID.fromString(id), old, crosswalk));
+        return taken.size();
+    }
+
+    private static Set<String> items(List<TagTaken> taken, @Nullable UUID assessment) {
+        return taken.stream()
+                .filter(t -> java.util.Objects.equals(t.assessment(), assessment))
+                .map(TagTaken::item)
+                .collect(Collectors.toSet());
+    }
+
+    private void inPaper(Me me, UUID id, Set<String> items, Set<String> old, Crosswalk crosswalk) {
+        Assessments.KeyView key = assessments.key(me, id);
+        ObjectNode draft = JsonColumn.node(key.definition()).deepCopy().asObject();
+        draft.path("items").forEach(i -> {
+            if (items.contains(i.path("id").asString(""))) {
+                carry(i.asObject(), old, crosswalk);
+            }
+        });
+        if (editions.latest(id).isEmpty()) {
+            assessments.save(me, id, JsonColumn.plain(draft), key.revision());
+        } else {
+            JsonNode whole = assessments.whole(id, JsonColumn.plain(draft));
+            regrading.confirm(me, regrading.next(id, whole), "standards carried over to a newer version", null);
+        }
+    }
+
+    private void inBank(Me me, UUID id, Set<String> old, Crosswalk crosswalk) {
+        ObjectNode item = bank.definition(me, id).deepCopy().asObject();
+        carry(item, old, crosswalk);
+        bank.change(me, id, JsonColumn.plain(item), bank.versions(me, id).get(0).version());
+    }
+
+    /** The item's own tags, those of its criteria and of its blanks. */
+    private static void carry(ObjectNode item, Set<String> old, Crosswalk crosswalk) {
+        carryAt(item, old, crosswalk);
+        item.path("rubric").path("criteria").forEach(c -> carryAt(c.asObject(), old, crosswalk));
+        item.path("parts").forEach(p -> carryAt(p.asObject(), old, crosswalk));
+    }
+
+    private static void carryAt(ObjectNode aligned, Set<String> old, Crosswalk crosswalk) {
+        if (aligned.path("standards").isEmpty()) {
+            return;
+        }
+        List<Alignment> outdated = new ArrayList<>();
+        ArrayNode kept = aligned.arrayNode();
+        aligned.path("standards").forEach(s -> {
+            String code = s.path("code").asString("");
+            if (old.contains(code)) {
+                outdated.add(new Alignment(
+                        code, Fraction.parse(s.path("weight").asString("1")).orElse(Fraction.ONE)));
+            } else {
+                kept.add(s);
+            }
+        });
+        Crosswalk.Carried carried = crosswalk.carry(outdated);
+        List<Alignment> next = new ArrayList<>(carried.mapped());
+        next.addAll(carried.unmapped());
+        next.forEach(a -> {
+            ObjectNode one = kept.addObject().put("code", a.code());
+            if (!a.weight().equals(Fraction.ONE)) {
+                one.put("weight", a.weight().toExact());
+            }
+        });
+        aligned.set("standards", kept);
+    }
+}

@@ -1,0 +1,154 @@
+package org.scholion.server.demo;
+
+import java.awt.BasicStroke;
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.geom.Ellipse2D;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.List;
+import java.util.UUID;
+import javax.imageio.ImageIO;
+import org.scholion.formats.json.Json;
+import org.scholion.server.bank.BankItems;
+import org.scholion.server.bank.Folders;
+import org.scholion.server.bank.Sharing;
+import org.scholion.server.key.Assessments;
+import org.scholion.server.platform.Files;
+import org.scholion.server.platform.JsonColumn;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Keys that are still written: one of letters, one with a passage, a picture and a draw; the bank; old tags. */
+@Component
+class DemoKeys {
+    private static final int WIDTH = 1000;
+    private static final int HEIGHT = 600;
+
+    private final Assessments assessments;
+    private final BankItems bank;
+    private final Folders folders;
+    private final Sharing sharing;
+    private final Files files;
+    private final JdbcClient db;
+
+    DemoKeys(Assessments assessments, BankItems bank, Folders folders, Sharing sharing, Files files, JdbcClient db) {
+        this.assessments = assessments;
+        this.bank = bank;
+        this.folders = folders;
+        this.sharing = sharing;
+        this.files = files;
+        this.db = db;
+    }
+
+    void write(DemoSchool.School school) {
+        save(school, DemoSchool.read("letters"));
+        String picture = files.take(school.aud(), "harbour.png", sketch()).id();
+        String approach = Json.write(DemoSchool.read("approach")).replace("PICTURE", picture);
+        save(school, Json.read(approach));
+        fillBank(school);
+        walkAcross(school);
+    }
+
+    private void save(DemoSchool.School school, JsonNode definition) {
+        UUID id = assessments.create(
+                school.aud(), school.course(), definition.path("title").asString(""));
+        assessments.save(school.aud(), id, JsonColumn.plain(definition), 0);
+    }
+
+    /** The items of the papers so far, each with where it is used; one folder is shared; some items have old tags. */
+    private void fillBank(DemoSchool.School school) {
+        UUID tides = folders.add(school.aud(), "Tides");
+        UUID ropes = folders.add(school.aud(), "Ropework");
+        sharing.share(school.aud(), Sharing.Kind.FOLDER, tides, school.halvard().id(), false);
+        take(school, "tides", "Tides and tidal streams", tides);
+        take(school, "ropework", "Ropework and mooring", ropes);
+        take(school, "buoyage", "Buoyage quick check", null);
+        old(school, tides, "Which body causes most of the tide?", "the moon", "N3.1");
+        old(school, tides, "How often is high water in a day, about?", "twice", "N3");
+        old(school, null, "Which side of a boat shows a red light?", "port", "N4");
+    }
+
+    private void take(
+            DemoSchool.School school, String name, String title, @org.jspecify.annotations.Nullable UUID folder) {
+        UUID assessment = db.sql("select id from assessment where title = ?")
+                .param(title)
+                .query(UUID.class)
+                .single();
+        DemoSchool.read(name).path("items").forEach(i -> {
+            UUID id = bank.add(school.aud(), JsonColumn.plain(i), folder);
+            bank.used(id, assessment, i.path("id").asString(""));
+        });
+    }
+
+    private void old(
+            DemoSchool.School school,
+            @org.jspecify.annotations.Nullable UUID folder,
+            String prompt,
+            String answer,
+            String code) {
+        ObjectNode item = Json.MAPPER
+                .createObjectNode()
+                .put("id", "q1")
+                .put("kind", "text")
+                .put("points", "1")
+                .put("prompt", prompt);
+        item.putArray("accept").addObject().put("text", answer);
+        item.putArray("standards").addObject().put("code", code);
+        item.putArray("tags").add("first year");
+        bank.add(school.aud(), JsonColumn.plain(item), folder);
+    }
+
+    /** Part of the way from the older standards to the newer is known; the rest waits with its proposals. */
+    private void walkAcross(DemoSchool.School school) {
+        List<UUID> versions = db.sql("select id from framework where school_id = ? order by version")
+                .param(school.aud().school())
+                .query(UUID.class)
+                .list();
+        db.sql("insert into crosswalk (older_id, newer_id, links, by_id, at) values (?, ?, cast(? as jsonb), ?, now())")
+                .params(
+                        versions.get(0),
+                        versions.get(1),
+                        "[{\"from\": \"N3.1\", \"to\": [\"T1\"]}, {\"from\": \"N3.2\", \"to\": [\"T2\"]},"
+                                + " {\"from\": \"N4\", \"to\": [\"B1\", \"B2\"]}]",
+                        school.aud().id())
+                .update();
+    }
+
+    /** A sketch of a harbour, drawn here so that nobody's chart is copied. */
+    private static byte[] sketch() {
+        BufferedImage image = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
+        Graphics2D g = image.createGraphics();
+        g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+        g.setColor(new Color(0xeaf1f6));
+        g.fillRect(0, 0, WIDTH, HEIGHT);
+        g.setColor(new Color(0xe8ddc2));
+        g.fillPolygon(
+                new int[] {0, 1000, 1000, 760, 620, 380, 180, 0}, new int[] {0, 0, 150, 130, 190, 110, 170, 120}, 8);
+        g.setColor(new Color(0x5b6270));
+        g.setStroke(new BasicStroke(6));
+        g.drawLine(600, 180, 660, 300);
+        g.setStroke(new BasicStroke(4, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND, 1, new float[] {2, 12}, 0));
+        g.draw(new Ellipse2D.Double(440, 275, 160, 110));
+        g.setStroke(new BasicStroke(3));
+        g.drawOval(250, 470, 26, 26);
+        g.drawLine(263, 470, 263, 440);
+        g.fillPolygon(new int[] {263, 290, 263}, new int[] {440, 450, 460}, 3);
+        g.fillRect(350, 60, 14, 50);
+        g.drawLine(700, 60, 700, 110);
+        g.drawLine(686, 76, 714, 76);
+        g.dispose();
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try {
+            ImageIO.write(image, "png", out);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return out.toByteArray();
+    }
+}

@@ -1,0 +1,250 @@
+package org.scholion.sheets.paper;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Random;
+import java.util.Set;
+import java.util.function.BinaryOperator;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.scholion.core.answer.Answer;
+import org.scholion.core.item.BlanksItem;
+import org.scholion.core.item.ChoiceItem;
+import org.scholion.core.item.CorrectionItem;
+import org.scholion.core.item.Item;
+import org.scholion.core.item.Named;
+import org.scholion.core.item.OpenItem;
+import org.scholion.core.item.OrderItem;
+import org.scholion.core.item.PairsItem;
+import org.scholion.core.item.PassageItem;
+import org.scholion.core.item.Rubric;
+import org.scholion.core.item.SpotItem;
+import org.scholion.core.item.WorkingItem;
+import org.scholion.core.maths.Latex;
+import org.scholion.core.maths.MathNames;
+import org.scholion.core.score.HowItScores;
+import org.scholion.core.score.RightAnswer;
+import org.scholion.formats.assessment.AssessmentFile;
+import org.scholion.formats.assessment.Particulars;
+import org.scholion.formats.rich.RichText;
+
+/** One item on paper: what is asked, where to answer, and in a key what is right and how it scores. */
+final class ItemMarkup {
+    private static final Pattern PLACE = Pattern.compile("\\{([A-Za-z0-9_-]+)}");
+    private static final Pattern IMAGE = Pattern.compile("<img\\b[^>]*src=\"/api/files/([0-9a-f]{64})\"[^>]*>");
+    private static final Pattern ALT = Pattern.compile("alt=\"([^\"]*)\"");
+    private static final Pattern SOUND = Pattern.compile("<audio\\b[^>]*>.*?</audio>", Pattern.DOTALL);
+    private static final Pattern FORMULA =
+            Pattern.compile("<span data-formula=\"([^\"]*)\">.*?</span>", Pattern.DOTALL);
+    private static final int OPEN_LINES = 8;
+
+    private final Item item;
+    private final Particulars particulars;
+    private final BinaryOperator<String> picture;
+    private final boolean withAnswers;
+    private final StringBuilder out = new StringBuilder();
+
+    ItemMarkup(AssessmentFile file, Item item, BinaryOperator<String> picture, boolean withAnswers) {
+        this.item = item;
+        this.particulars = file.particulars(item.id());
+        this.picture = picture;
+        this.withAnswers = withAnswers;
+    }
+
+    String write(int number, List<ChoiceItem.Option> options) {
+        boolean passage = item instanceof PassageItem;
+        out.append(passage ? "<div class=\"passage\">" : "<div class=\"item\">");
+        if (!passage) {
+            String points = item.points().toExact();
+            out.append("<span class=\"points\">")
+                    .append(points)
+                    .append(points.equals("1") ? " point" : " points")
+                    .append("</span><span class=\"number\">")
+                    .append(number)
+                    .append("</span> ");
+        }
+        asked();
+        if (particulars.picture() != null) {
+            out.append(picture.apply(
+                    particulars.picture().file(), particulars.picture().alt()));
+        }
+        place(options);
+        if (withAnswers && !passage) {
+            key(options);
+        }
+        return out.append("</div>").toString();
+    }
+
+    private void asked() {
+        if (item instanceof BlanksItem blanks
+                && PLACE.matcher(item.head().prompt()).find()) {
+            out.append("<p>").append(sentence(blanks)).append("</p>");
+        } else if (particulars.body() == null) {
+            out.append(Markup.lines(item.head().prompt()));
+        } else {
+            out.append(rich(particulars.body()));
+        }
+    }
+
+    private String sentence(BlanksItem blanks) {
+        Set<String> ids = blanks.parts().stream().map(BlanksItem.Part::id).collect(Collectors.toSet());
+        Matcher found = PLACE.matcher(Markup.lines(item.head().prompt()));
+        return found.replaceAll(m ->
+                Matcher.quoteReplacement(ids.contains(m.group(1)) ? "<span class=\"blank\">&#160;</span>" : m.group()));
+    }
+
+    /** Formatted text as XHTML: pictures inside the document, formulas as objects, sound as a remark. */
+    private String rich(String body) {
+        String clean = RichText.clean(body).replace("<br>", "<br/>").replace("<hr>", "<hr/>");
+        String pictured = IMAGE.matcher(clean).replaceAll(m -> {
+            Matcher alt = ALT.matcher(m.group());
+            return Matcher.quoteReplacement(picture.apply(m.group(1), alt.find() ? alt.group(1) : ""));
+        });
+        String silent = SOUND.matcher(pictured).replaceAll("<p>[a recording that is heard on screen]</p>");
+        return FORMULA.matcher(silent)
+                .replaceAll(m -> Matcher.quoteReplacement(formula(RichText.plain(m.group(1)), m.group(1))));
+    }
+
+    private static String formula(String latex, String otherwise) {
+        int[] size = Formulas.size(latex);
+        return size == null
+                ? Markup.escaped(otherwise)
+                : "<object type=\"" + Formulas.TYPE + "\" data-latex=\"" + Markup.escaped(latex) + "\" style=\"width:"
+                        + size[0] + "px;height:" + size[1] + "px;vertical-align:middle\"></object>";
+    }
+
+    /** A line of mathematics as it is printed; one that cannot be read as it is typed. */
+    private static String maths(String line, MathNames names) {
+        return Latex.of(line, names).map(l -> formula(l, line)).orElse(Markup.escaped(line));
+    }
+
+    private void place(List<ChoiceItem.Option> options) {
+        if (item instanceof ChoiceItem) {
+            out.append("<div class=\"options\">");
+            for (int i = 0; i < options.size(); i++) {
+                out.append("<div><span class=\"box\"></span>")
+                        .append((char) ('A' + i))
+                        .append("&#160;&#160;")
+                        .append(Markup.escaped(options.get(i).text()))
+                        .append("</div>");
+            }
+            out.append("</div>");
+        } else if (item instanceof PairsItem pairs) {
+            table(pairs.left(), mixed(pairs.right()));
+        } else if (item instanceof OrderItem order) {
+            mixed(order.tokens())
+                    .forEach(n -> out.append("<div><span class=\"box\"></span>")
+                            .append(Markup.escaped(n.text()))
+                            .append("</div>"));
+        } else if (item instanceof CorrectionItem correction) {
+            out.append("<p><i>").append(Markup.escaped(correction.source())).append("</i></p>");
+            write(2);
+        } else if (item instanceof WorkingItem working) {
+            out.append("<p>")
+                    .append(maths(working.start(), new MathNames(working.variables())))
+                    .append("</p>");
+            write(OPEN_LINES / 2);
+        } else if (item instanceof OpenItem) {
+            write(OPEN_LINES);
+        } else if (!(item instanceof PassageItem || item instanceof BlanksItem || item instanceof SpotItem)) {
+            write(1);
+        }
+    }
+
+    private void write(int lines) {
+        if (!withAnswers) {
+            out.append("<div class=\"write\"></div>".repeat(lines));
+        }
+    }
+
+    private void table(List<Named> left, List<Named> right) {
+        out.append("<table>");
+        for (int i = 0; i < Math.max(left.size(), right.size()); i++) {
+            out.append("<tr><td>")
+                    .append(
+                            i < left.size()
+                                    ? (i + 1) + ". "
+                                            + Markup.escaped(left.get(i).text())
+                                    : "")
+                    .append("</td><td>")
+                    .append(
+                            i < right.size()
+                                    ? (char) ('a' + i) + ") "
+                                            + Markup.escaped(right.get(i).text())
+                                    : "")
+                    .append("</td></tr>");
+        }
+        out.append("</table>");
+    }
+
+    private List<Named> mixed(List<Named> things) {
+        List<Named> mixed = new ArrayList<>(things);
+        Collections.shuffle(mixed, new Random(item.id().hashCode()));
+        return mixed;
+    }
+
+    private void key(List<ChoiceItem.Option> options) {
+        out.append("<div class=\"key\"><p><b>").append(right(options)).append("</b></p>");
+        if (item instanceof OpenItem open) {
+            open.criteria().forEach(this::criterion);
+        }
+        out.append("<p>").append(Markup.escaped(HowItScores.of(item))).append("</p></div>");
+    }
+
+    private void criterion(Rubric.Criterion criterion) {
+        out.append("<p><i>").append(Markup.escaped(criterion.title())).append("</i> ");
+        criterion
+                .levels()
+                .forEach(l -> out.append(l.points().toExact())
+                        .append(": ")
+                        .append(Markup.escaped(l.text()))
+                        .append("; "));
+        out.append("</p>");
+    }
+
+    private String right(List<ChoiceItem.Option> options) {
+        if (item instanceof ChoiceItem choice) {
+            List<String> letters = new ArrayList<>();
+            for (int i = 0; i < options.size(); i++) {
+                if (choice.key().contains(options.get(i).id())) {
+                    letters.add((char) ('A' + i) + " " + options.get(i).text());
+                }
+            }
+            return Markup.escaped(String.join(" · ", letters));
+        }
+        if (item instanceof OpenItem) {
+            return "";
+        }
+        return RightAnswer.of(item).map(a -> Markup.escaped(shown(a))).orElse("");
+    }
+
+    private String shown(Answer answer) {
+        if (answer instanceof Answer.Parts parts) {
+            return parts.parts().entrySet().stream()
+                    .map(Map.Entry::getValue)
+                    .map(Answer::shown)
+                    .collect(Collectors.joining(" · "));
+        }
+        if (answer instanceof Answer.Paired paired && item instanceof PairsItem pairs) {
+            return paired.pairs().stream()
+                    .map(p -> name(pairs.left(), p.left()) + " → " + name(pairs.right(), p.right()))
+                    .collect(Collectors.joining(" · "));
+        }
+        if (answer instanceof Answer.Ordered ordered && item instanceof OrderItem order) {
+            return ordered.ids().stream().map(id -> name(order.tokens(), id)).collect(Collectors.joining(" › "));
+        }
+        return Objects.requireNonNullElse(answer.shown(), "");
+    }
+
+    private static String name(List<Named> all, String id) {
+        return all.stream()
+                .filter(n -> n.id().equals(id))
+                .map(Named::text)
+                .findFirst()
+                .orElse(id);
+    }
+}

@@ -1,0 +1,48 @@
+package org.scholion.sheets.paper;
+
+/** Pieces of XHTML. */
+final class Markup {
+    static final String STYLE = """
+            @page { size: A4; margin: 20mm 18mm;
+              @bottom-right { content: counter(page) ' / ' counter(pages); font-family: Paper; font-size: 9pt; }
+              @bottom-left { font-family: Paper; font-size: 9pt; } }
+            body { font-family: Paper; font-size: 11pt; line-height: 1.35; }
+            h1 { font-size: 18pt; margin: 0 0 4mm 0; }
+            h2 { font-size: 13pt; margin: 6mm 0 2mm 0; border-bottom: 0.5pt solid black; }
+            p { margin: 0 0 1.5mm 0; }
+            .name { margin-bottom: 6mm; }
+            .line { display: inline-block; width: 75mm; border-bottom: 0.5pt solid black; }
+            .short { display: inline-block; width: 30mm; border-bottom: 0.5pt solid black; }
+            .item { page-break-inside: avoid; margin: 0 0 5mm 0; }
+            .number { font-weight: bold; }
+            .points { float: right; font-size: 9.5pt; }
+            .options { margin: 1mm 0 0 6mm; }
+            .box { display: inline-block; width: 3.4mm; height: 3.4mm; border: 0.7pt solid black; margin-right: 2mm; }
+            .full { background: black; }
+            .write { border-bottom: 0.4pt solid #777777; height: 8mm; }
+            .key { border-left: 1.5pt solid black; padding-left: 3mm; margin-top: 1.5mm; }
+            .passage { border: 0.5pt solid #777777; padding: 3mm; margin-bottom: 5mm; }
+            .blank { display: inline-block; min-width: 28mm; border-bottom: 0.6pt solid black; }
+            table { border-collapse: collapse; } td, th { padding: 1mm 4mm 1mm 0; vertical-align: top; }
+            img { max-width: 120mm; max-height: 90mm; }
+            """;
+
+    private Markup() {}
+
+    static String escaped(String text) {
+        return text.replace("&", "&amp;")
+                .replace("<", "&lt;")
+                .replace(">", "&gt;")
+                .replace("\"", "&quot;");
+    }
+
+    /** A text inside quotes of a style sheet inside XHTML. */
+    static String styled(String text) {
+        return escaped(text.replace("\\", "\\\\").replace("'", "\\'").replace("\n", " "));
+    }
+
+    /** A text with its lines. */
+    static String lines(String text) {
+        return escaped(text).replace("\n", "<br/>");
+    }
+}

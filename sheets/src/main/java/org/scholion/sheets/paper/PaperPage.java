@@ -1,0 +1,123 @@
+package org.scholion.sheets.paper;
+
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.function.Function;
+import org.scholion.core.item.ChoiceItem;
+import org.scholion.core.item.Item;
+import org.scholion.core.item.PassageItem;
+import org.scholion.core.total.Part;
+import org.scholion.formats.assessment.AssessmentFile;
+import org.scholion.formats.assessment.PaperOrder;
+
+/**
+ * A paper as XHTML, or its key. A version above 0 has its own order of items and options; paper and key of the same
+ * version agree.
+ */
+public final class PaperPage {
+    /** A picture by its hash. */
+    public record Picture(String type, byte[] bytes) {}
+
+    private final AssessmentFile file;
+    private final Function<String, Optional<Picture>> pictures;
+    private final boolean withAnswers;
+    private final int version;
+    private final StringBuilder page = new StringBuilder();
+
+    private PaperPage(
+            AssessmentFile file, Function<String, Optional<Picture>> pictures, boolean withAnswers, int version) {
+        this.file = file;
+        this.pictures = pictures;
+        this.withAnswers = withAnswers;
+        this.version = version;
+    }
+
+    public static String of(
+            AssessmentFile file, Function<String, Optional<Picture>> pictures, boolean withAnswers, int version) {
+        return new PaperPage(file, pictures, withAnswers, version).write();
+    }
+
+    private String write() {
+        String title = Markup.escaped(file.assessment().title());
+        String which = version == 0 ? "" : " · " + letter();
+        page.append("<html><head><style>")
+                .append(Markup.STYLE)
+                .append("@page { @bottom-left { content: '")
+                .append(Markup.styled(file.assessment().title() + which + (withAnswers ? " · key" : "")))
+                .append("'; } }</style><title>")
+                .append(title)
+                .append("</title></head><body><h1>")
+                .append(title)
+                .append(which)
+                .append(withAnswers ? " · key" : "")
+                .append("</h1>");
+        if (!withAnswers) {
+            page.append(
+                    "<p class=\"name\">Name: <span class=\"line\"></span> Section: <span class=\"short\"></span></p>");
+        }
+        items();
+        return page.append("</body></html>").toString();
+    }
+
+    private String letter() {
+        return "version " + (char) ('A' + version - 1);
+    }
+
+    private void items() {
+        String part = "";
+        int number = 0;
+        for (Item item : order()) {
+            String own = item.head().part() == null ? "" : item.head().part();
+            if (!own.equals(part)) {
+                part = own;
+                head(own);
+            }
+            number += item instanceof PassageItem ? 0 : 1;
+            page.append(new ItemMarkup(file, item, this::picture, withAnswers).write(number, options(item)));
+        }
+    }
+
+    private List<Item> order() {
+        return version == 0 ? file.assessment().items() : PaperOrder.shuffled(file, new Random(version), true);
+    }
+
+    private List<ChoiceItem.Option> options(Item item) {
+        if (!(item instanceof ChoiceItem choice)) {
+            return List.of();
+        }
+        if (version == 0) {
+            return choice.options();
+        }
+        List<String> last = file.particulars(item.id()).last();
+        List<ChoiceItem.Option> mixed = new ArrayList<>(
+                choice.options().stream().filter(o -> !last.contains(o.id())).toList());
+        Collections.shuffle(mixed, new Random(version * 31L + item.id().hashCode()));
+        choice.options().stream().filter(o -> last.contains(o.id())).forEach(mixed::add);
+        return mixed;
+    }
+
+    private void head(String part) {
+        Optional<Part> found = file.assessment().parts().stream()
+                .filter(p -> p.id().equals(part))
+                .findFirst();
+        found.ifPresent(p -> {
+            page.append("<h2>").append(Markup.escaped(p.title())).append("</h2>");
+            String instructions = file.layout().instructions().get(p.id());
+            if (instructions != null) {
+                page.append("<p>").append(Markup.escaped(instructions)).append("</p>");
+            }
+        });
+    }
+
+    /** A picture inside the document itself; what is not there leaves its words. */
+    private String picture(String hash, String alt) {
+        return pictures.apply(hash)
+                .map(p -> "<img src=\"data:" + p.type() + ";base64,"
+                        + Base64.getEncoder().encodeToString(p.bytes()) + "\" alt=\"" + Markup.escaped(alt) + "\"/>")
+                .orElse("<p>[" + Markup.escaped(alt) + "]</p>");
+    }
+}
