@@ -16,6 +16,7 @@ export function Choose({
     <label className={`flex items-center gap-2 ${className}`}>
       <span className="text-small text-soft">{label}</span>
       <select
+        aria-label={label}
         value={value}
         onChange={(e) => onChange(e.target.value)}
         className="rounded-corner border border-rule-strong bg-sheet px-2 py-1"

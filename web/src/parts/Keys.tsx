@@ -17,6 +17,14 @@ export function isTyping(target: EventTarget | null): boolean {
   );
 }
 
+/** A row that is taken up to be moved, or a picture that is drawn on, uses the arrows itself. */
+function hasKeysOfItsOwn(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement &&
+    target.closest("[aria-roledescription='sortable'], [role='application']") !== null
+  );
+}
+
 /** Lets keys act on this screen; none acts while a text field has the focus. */
 export function useKeys(acts: KeyAct[]) {
   const id = useRef(Symbol("keys"));
@@ -33,7 +41,8 @@ export function useKeys(acts: KeyAct[]) {
         event.ctrlKey ||
         event.metaKey ||
         event.altKey ||
-        event.defaultPrevented
+        event.defaultPrevented ||
+        hasKeysOfItsOwn(event.target)
       ) {
         return;
       }

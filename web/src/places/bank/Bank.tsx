@@ -57,7 +57,14 @@ export function Bank() {
       }
     >
       <div className="px-6 py-4">
-        <h1 className="mb-3 font-script text-title font-semibold">{t("Bank")}</h1>
+        <div className="mb-3 flex items-baseline gap-6">
+          <h1 className="font-script text-title font-semibold">{t("Bank")}</h1>
+          {into && (
+            <Link className="underline" to={`/a/${into}/key${draw ? "?view=paper" : ""}`}>
+              {t("back to the key")}
+            </Link>
+          )}
+        </div>
         <BankFilters wanted={wanted} folders={folders.data ?? []} onWanted={setWanted} onFolders={changed} />
         {picked.length > 0 && (
           <Picked
@@ -176,7 +183,6 @@ function Picked({
               </option>
             ))}
         </select>
-        {into && <Link to={`/a/${into}/key${draw ? "?view=paper" : ""}`}>{t("back to the key")}</Link>}
       </div>
       <Trouble error={put.error ?? move.error} />
     </div>

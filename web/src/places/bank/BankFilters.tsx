@@ -1,4 +1,4 @@
-import { useMutation } from "@tanstack/react-query";
+import { useMutation, useQuery } from "@tanstack/react-query";
 import { api, ok, type Schemas } from "../../api/client";
 import { TextButton } from "../../parts/Button";
 import { Trouble } from "../../parts/States";
@@ -37,6 +37,7 @@ export function BankFilters({
     mutationFn: (name: string) => ok(api.POST("/api/bank/folders", { body: { name } })),
     onSuccess: onFolders,
   });
+  const colleagues = useQuery({ queryKey: ["colleagues"], queryFn: () => ok(api.GET("/api/colleagues")) });
   const set = (name: keyof Wanted, value: unknown) =>
     onWanted({ ...wanted, [name]: value === "" ? null : value });
   const small = (name: "code" | "tag" | "from" | "to", label: string, width: string) => (
@@ -97,6 +98,19 @@ export function BankFilters({
           {folders.map((f) => (
             <option key={f.id} value={f.id}>
               {f.mine ? f.name : `${f.name} (${f.owner})`} · {f.items}
+            </option>
+          ))}
+        </select>
+        <select
+          aria-label={t("author")}
+          value={wanted.author ?? ""}
+          className={BOX}
+          onChange={(e) => set("author", e.target.value)}
+        >
+          <option value="">{t("every author")}</option>
+          {colleagues.data?.map((c) => (
+            <option key={c.id} value={c.id}>
+              {c.name}
             </option>
           ))}
         </select>

@@ -23,10 +23,10 @@ export function Asked({ item }: { item: Item }) {
           {item.body ? <Rich html={item.body} /> : <span className="whitespace-pre-wrap">{item.prompt}</span>}
         </h2>
       )}
-      {item.rubric.length > 0 && (
+      {item.criteria.length > 0 && (
         <details className="mb-3">
           <summary className="min-h-8 text-small underline">{t("How it will be read")}</summary>
-          {item.rubric.map((c) => (
+          {item.criteria.map((c) => (
             <div key={c.title} className="mt-2">
               <strong>{c.title}</strong>
               <ol className="list-decimal pl-6 text-small">

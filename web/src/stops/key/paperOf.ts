@@ -29,7 +29,7 @@ export function paperOf(item: Item): PaperItem {
     hint: item.hint ?? "",
     stem: item.stem ?? null,
     reasonFor: item.reasonFor ?? null,
-    rubric: [],
+    criteria: [],
   };
 }
 

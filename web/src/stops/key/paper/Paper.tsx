@@ -296,7 +296,7 @@ function Group({
           <span className="text-small text-soft">{t(kindName(item))}</span>
           {parts.length > 1 && onPart && (
             <Choose
-              label=""
+              label={t("in")}
               value={item.part ?? ""}
               options={parts.map((p) => [p.id, p.title || p.id])}
               onChange={(to) => onPart(item.id, to)}

@@ -166,6 +166,54 @@ final class Browser implements AutoCloseable {
         return this;
     }
 
+    /** Gives the focus to what carries this accessible name, as the Tab key would. */
+    Browser focus(String label) {
+        driver.executeScript("arguments[0].focus()", field(label));
+        return this;
+    }
+
+    /** Presses keys where the focus is. */
+    Browser keys(CharSequence... keys) {
+        for (CharSequence key : keys) {
+            new Actions(driver).sendKeys(key).perform();
+        }
+        return this;
+    }
+
+    /** As long as a hand takes between two keys. */
+    Browser pause() {
+        new Actions(driver).pause(Duration.ofMillis(400)).perform();
+        return this;
+    }
+
+    /** Drags over an element, from and to offsets from its middle. */
+    Browser drag(WebElement on, int fromX, int fromY, int toX, int toY) {
+        driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", on);
+        new Actions(driver)
+                .moveToElement(on, fromX, fromY)
+                .clickAndHold()
+                .moveToElement(on, toX, toY)
+                .pause(Duration.ofMillis(100))
+                .release()
+                .perform();
+        return this;
+    }
+
+    Browser dragTo(String css, String target) {
+        WebElement from = driver.findElement(By.cssSelector(css));
+        WebElement to = driver.findElement(By.cssSelector(target));
+        new Actions(driver)
+                .moveToElement(from)
+                .clickAndHold()
+                .moveByOffset(-8, 0)
+                .pause(Duration.ofMillis(100))
+                .moveToElement(to)
+                .pause(Duration.ofMillis(200))
+                .release()
+                .perform();
+        return this;
+    }
+
     Browser pressCtrl(String key) {
         new Actions(driver)
                 .keyDown(Keys.CONTROL)

@@ -37,20 +37,20 @@ class SliceTest {
         aud.type("text of option A", "At springs").type("text of option B", "At neaps");
         aud.type("text of option C", "At slack water").type("text of option D", "Never");
         aud.clickLabelled("option A is right").sees("“At springs” earns full points");
-        aud.clickLabelled("try B").sees("chose “At neaps”, not “At springs”");
+        aud.click("label", "At neaps").sees("chose “At neaps”, not “At springs”");
 
         aud.press("t");
         aud.type("What is asked", "Name the knot that makes a fixed loop.");
         aud.field("another accepted text").sendKeys("bowline", Keys.ENTER);
-        aud.type("Points", "2").field("an answer to try").sendKeys("the Bowlin");
+        aud.type("Points", "2").field("Your answer").sendKeys("the Bowlin");
         aud.sees("one typing slip from “bowline”");
-        aud.field("an answer to try").sendKeys(Keys.ENTER);
-        aud.sees("Tried before");
+        aud.field("Your answer").sendKeys(Keys.ENTER);
+        aud.sees("Examples, checked again");
 
         aud.press("n");
         aud.type("What is asked", "How far is 2 h at 5 kn?").clickButton("type the value");
         aud.type("value", "10").type("tolerance, such as 0.1 or 2%", "0.1").type("Unit (none: a bare number)", "nmi");
-        aud.field("an answer to try").sendKeys("18.52 km");
+        aud.field("Your answer").sendKeys("18.52 km");
         aud.sees("10 is within 10 ± 0.1 (typed as 18.52 km)");
 
         aud.press("o");

@@ -43,7 +43,7 @@ class ViewsTest {
             aud.signIn("Aud Meller").sees("piles wait").isAccessible("Desk").picture("desk");
             aud.open("/courses").sees("Collision rules").isAccessible("Course").picture("course");
             aud.open(tides + "/key?item=q3").sees("How this scores").sees("Known to be wrong");
-            aud.field("an answer to try").sendKeys("the Bow line");
+            aud.field("Your answer").sendKeys("the Bow line");
             aud.sees("matches the pattern").isAccessible("Key").picture("key");
             aud.open(assessment(school, "Passage planning") + "/collect")
                     .sees("closes in")
@@ -69,12 +69,41 @@ class ViewsTest {
             aud.isAccessible("Hand back").picture("hand-back");
             aud.open("/queries").sees("Noor Haddix").isAccessible("Queries").picture("queries");
             aud.open("/standards").sees("Coastal Skills").isAccessible("Standards");
+            aud.clickButton("Change the tree").sees("one below").isAccessible("Standards, changed");
             aud.open("/gradebook")
                     .sees("Ambler, Wanda")
                     .click("td/button", "36.4")
                     .sees("Question by question");
             aud.isAccessible("Gradebook").picture("gradebook");
             aud.hasNoErrors();
+        }
+    }
+
+    @Test
+    void the_views_of_a_key_and_the_bank_are_whole_and_accessible(Scholion.Running school) {
+        String letters = assessment(school, "Collision rules, printed paper");
+        String approach = assessment(school, "Harbour approach");
+        try (Browser aud = new Browser(school.address(), 1280, 800)) {
+            aud.signIn("Aud Meller").open(letters + "/key?view=letters").sees("25 of 25");
+            aud.sees("25 questions, 29 points").isAccessible("Letter key").picture("letter-key");
+            aud.open(approach + "/key?view=paper")
+                    .sees("200 draws compared")
+                    .isAccessible("Paper")
+                    .picture("paper");
+            aud.open(letters + "/key?view=sets")
+                    .clickButton("Propose sets at every bound")
+                    .sees("just at 75 %");
+            aud.isAccessible("Answer sets").picture("answer-sets");
+            aud.open(letters + "/key?view=in").sees("or type them").isAccessible("Bring in questions");
+            aud.open(approach + "/key?item=q5").sees("Drag on the picture").isAccessible("Key, on a picture");
+            aud.open(approach + "/key?item=q4").sees("Examples, checked again").isAccessible("Key, blanks");
+            aud.open("/bank").sees("How often is high water").isAccessible("Bank");
+            aud.type("words in the item", "spring tide").sees("share of points").picture("bank");
+            aud.open("/standards").clickLink("from Coastal Skills 1").sees("Items whose tags are outdated");
+            aud.sees("Carry over")
+                    .isAccessible("Crosswalk")
+                    .picture("crosswalk")
+                    .hasNoErrors();
         }
     }
 

@@ -163,8 +163,7 @@ class BringInTest {
         lesson.teacher
                 .put(lesson.path("/key"), Map.of("definition", Lesson.plain(draft), "revision", 1))
                 .ok();
-        assertThat(lesson.giveOut("A").isRefused(422).detail())
-                .contains("question 2 (spot) cannot be answered on screen yet");
+        assertThat(lesson.giveOut("A").isRefused(422).detail()).contains("question 2 has no picture yet");
         assertThat(lesson.teacher.get(lesson.path("/editions")).ok())
                 .as("nothing is half given out")
                 .isEmpty();

@@ -202,8 +202,10 @@ public final class HowItScores implements Item.ByKind<String> {
     public String spot(SpotItem item) {
         return switch (item.rule()) {
             case HITS ->
-                "Each of the " + item.key().size()
-                        + " places that is found adds a share; more points than places earn nothing.";
+                item.key().size() == 1
+                        ? "The place has to be found; more points than one earn nothing."
+                        : "Each of the " + item.key().size()
+                                + " places that is found adds a share; more points than places earn nothing.";
             case NET ->
                 "Each place that is found adds a share, each point outside of them takes a share away, never below 0.";
             case EXACT -> "All " + item.key().size() + " places and no point elsewhere, or nothing.";

@@ -44,9 +44,7 @@ public final class Spreadsheet {
             }
             List<String> names = rows.get(0).cells().stream().map(String::strip).toList();
             return new Table(names, rows.subList(1, rows.size()), ',');
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        } catch (ExcelReaderException | IllegalArgumentException e) {
+        } catch (IOException | UncheckedIOException | ExcelReaderException | IllegalArgumentException e) {
             throw refused("this is no workbook that can be read; save it as .xlsx or as CSV and bring it in again");
         }
     }

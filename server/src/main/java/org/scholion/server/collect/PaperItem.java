@@ -35,7 +35,7 @@ import org.scholion.formats.rich.RichText;
  * @param picture the picture that places are shown on; empty where there is none
  * @param stem the reading passage that belongs to it
  * @param reasonFor the choice whose reason is asked for
- * @param rubric the criteria with their levels, where the teacher shows them beforehand
+ * @param criteria the criteria with their levels, where the teacher shows them beforehand
  */
 public record PaperItem(
         String id,
@@ -59,7 +59,7 @@ public record PaperItem(
         @Nullable String stem,
         @Nullable String reasonFor,
         @Nullable Integer minWords,
-        List<PaperCriterion> rubric) {
+        List<PaperCriterion> criteria) {
 
     public record PaperOption(String id, String text) {}
 

@@ -92,7 +92,7 @@ class OutdatedTags {
                     return id;
                 })
                 .list();
-        db.sql("select id, definition from bank_item where owner_id = :me and codes && :codes"
+        db.sql("select id, definition from bank_item where owner_id = :me and codes && cast(:codes as text[])"
                         + " order by changed_at desc")
                 .param("me", me.id())
                 .param("codes", old.toArray(new String[0]))

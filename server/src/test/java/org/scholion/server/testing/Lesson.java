@@ -128,8 +128,9 @@ public final class Lesson {
         return teacher.get(path("")).ok().get("title").stringValue();
     }
 
+    /** The attempt of a student who sits; of one who has not begun, begun now. */
     public String attempt(String name) {
-        return attempts.get(name);
+        return attempts.computeIfAbsent(name, n -> begin(school.as(n)));
     }
 
     public JsonNode trace(String name) {

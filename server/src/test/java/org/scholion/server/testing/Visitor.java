@@ -13,6 +13,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.scholion.formats.json.Json;
@@ -107,12 +108,23 @@ public final class Visitor {
     }
 
     public Reply sendFile(String path, String content) {
+        return sendBytes(path, "f.csv", content.getBytes(StandardCharsets.UTF_8));
+    }
+
+    public Reply sendBytes(String path, String name, byte[] content) {
+        if (token().isEmpty()) {
+            get("/api/session");
+        }
         String boundary = "b" + UUID.randomUUID();
-        String body = "--" + boundary + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"f.csv\"\r\n"
-                + "Content-Type: text/csv\r\n\r\n" + content + "\r\n--" + boundary + "--\r\n";
+        String head = "--" + boundary + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + name
+                + "\"\r\nContent-Type: application/octet-stream\r\n\r\n";
+        List<byte[]> body = List.of(
+                head.getBytes(StandardCharsets.UTF_8),
+                content,
+                ("\r\n--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8));
         return exchange(request(path)
                 .header("Content-Type", "multipart/form-data; boundary=" + boundary)
-                .POST(HttpRequest.BodyPublishers.ofString(body, StandardCharsets.UTF_8)));
+                .POST(HttpRequest.BodyPublishers.ofByteArrays(body)));
     }
 
     /** A stream that stays open. */

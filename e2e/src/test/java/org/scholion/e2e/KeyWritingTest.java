@@ -1,0 +1,281 @@
+package org.scholion.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.support.ui.Select;
+import org.scholion.server.testing.Lesson;
+import org.scholion.server.testing.Scholion;
+import org.scholion.server.testing.Visitor;
+import tools.jackson.databind.JsonNode;
+
+/** Keys as they are written: of letters, of every kind, by two at once, from a table; and what a change would do. */
+@ExtendWith(Scholion.class)
+class KeyWritingTest {
+    @TempDir
+    Path dir;
+
+    private static String empty(Scholion.Running school, String title) {
+        Visitor aud = school.as("Aud Meller");
+        String course = aud.get("/api/courses").ok().get(0).get("id").stringValue();
+        return "/a/"
+                + aud.post("/api/assessments", Map.of("course", course, "title", title))
+                        .ok()
+                        .get("id")
+                        .stringValue();
+    }
+
+    private static JsonNode items(Scholion.Running school, String assessment) {
+        return school.as("Aud Meller")
+                .get("/api/assessments/" + assessment.substring(3) + "/key")
+                .ok()
+                .get("definition")
+                .get("items");
+    }
+
+    @Test
+    void a_key_of_twenty_five_letters_is_typed_from_the_keyboard(Scholion.Running school) {
+        String paper = empty(school, "Typed letters");
+        try (Browser aud = new Browser(school.address(), 1280, 800)) {
+            aud.signIn("Aud Meller").open(paper + "/key?view=letters").sees("0 of 0");
+            long began = System.nanoTime();
+            aud.focus("letter key");
+            for (char letter : "ADBCADBCABDCABBDACDBACBDA".toCharArray()) {
+                aud.keys(String.valueOf(letter).toLowerCase(java.util.Locale.ROOT));
+            }
+            aud.sees("25 of 25");
+            System.out.printf("25 letters typed in %.1f s%n", (System.nanoTime() - began) / 1e9);
+            aud.field("several rows at once").sendKeys("11-13 true/false", Keys.ENTER);
+            aud.field("several rows at once").sendKeys("24 open 0-4 from 3", Keys.ENTER);
+            aud.field("several rows at once").sendKeys("90 number", Keys.ENTER);
+            aud.sees("there are rows 1 to 25")
+                    .sees("open 0–4")
+                    .sees("true or false")
+                    .sees("22 of 25");
+            aud.field("several rows at once").clear();
+            aud.clickLabelled("letter key")
+                    .focus("letter key")
+                    .keys("t", "f", "t")
+                    .sees("Saved");
+            aud.hasNoErrors();
+        }
+        assertThat(items(school, paper)).hasSize(25);
+        assertThat(items(school, paper).get(1).get("key").get(0).stringValue()).isEqualTo("d");
+        assertThat(items(school, paper).get(23).get("mastery").stringValue()).isEqualTo("3");
+    }
+
+    @Test
+    void an_item_of_every_kind_is_written_with_the_keyboard_tried_and_kept_as_an_example(Scholion.Running school)
+            throws IOException {
+        String paper = empty(school, "Every kind");
+        try (Browser aud = new Browser(school.address(), 1280, 800)) {
+            aud.signIn("Aud Meller").open(paper + "/key").sees("Your items will stand here.");
+            aud.press("t").type("What is asked", "Which knot?");
+            aud.field("another accepted text").sendKeys("bowline", Keys.ENTER);
+            aud.field("Your answer").sendKeys("the Bowlin");
+            aud.sees("● 1 of 1").field("Your answer").sendKeys(Keys.ENTER);
+            aud.sees("Examples, checked again");
+            new Select(aud.field("how it is compared")).selectByVisibleText("pattern");
+            aud.sees("was to get 1 of the points");
+            new Select(aud.field("how it is compared")).selectByVisibleText("text");
+            aud.seesNot("was to get 1 of the points");
+
+            aud.press("n").type("What is asked", "How far?").clickButton("type the value");
+            aud.field("value").sendKeys("3*4/8");
+            aud.sees("This comes to").clickButton("1.5").field("Your answer").sendKeys("1.5");
+            aud.sees("● 1 of 1");
+
+            aud.press("b")
+                    .type("What is asked", "The stream [ebbs] at [=2] knots.")
+                    .sees("{b1}");
+            aud.field("Blank 1").sendKeys("ebb");
+            aud.field("Blank 2").sendKeys("2");
+            aud.sees("of 2");
+
+            aud.press("m").type("What is asked", "Which light?");
+            aud.field("another thing to match").sendKeys("port", Keys.ENTER, "starboard", Keys.ENTER);
+            aud.field("another thing to match with").sendKeys("red", Keys.ENTER, "green", Keys.ENTER);
+            new Select(aud.field("port belongs to")).selectByVisibleText("red");
+            new Select(aud.field("starboard belongs to")).selectByVisibleText("green");
+            aud.sees("2 pairs").sees("Each of the 2 right pairs adds a share.");
+
+            aud.press("r").type("What is asked", "In which order?");
+            aud.field("another step").sendKeys("two", Keys.ENTER, "one", Keys.ENTER);
+            aud.focus("move one")
+                    .keys(Keys.SPACE, Keys.ARROW_UP)
+                    .pause()
+                    .keys(Keys.SPACE)
+                    .pause();
+            assertThat(aud.field("step 1").getAttribute("value")).isEqualTo("one");
+
+            aud.press("s").type("What is asked", "Put it right.").type("The faulty sentence", "We was off.");
+            aud.clickButton("begin from the faulty sentence").type("a right sentence", "We were off.");
+
+            aud.press("f").type("What is asked", "Multiply out.");
+            aud.field("another accepted formula").sendKeys("(x+1)^2", Keys.ENTER);
+            aud.sees("This comes to")
+                    .clickButton("x^2 + 2x + 1")
+                    .field("Your answer")
+                    .sendKeys("1+x^2+2x");
+            aud.sees("● 1 of 1");
+
+            aud.press("w").type("What is asked", "Solve.");
+            aud.field("the line to start from").sendKeys("2(x+3) = 10");
+            aud.sees("This comes to").clickButton("x = 2").sees("Accepted ends");
+            aud.field("Your working, a line for each step").sendKeys("x + 3 = 5", Keys.ENTER, "x = 2");
+            aud.sees("● 2 of 2");
+
+            aud.press("p").type("What is asked", "Show the ledge.").choose(sketch());
+            aud.type("What the picture shows, for whoever cannot see it", "A ledge.");
+            aud.focus("picture to draw on: A ledge.")
+                    .keys(Keys.ENTER, Keys.ARROW_RIGHT, Keys.ARROW_RIGHT, Keys.ARROW_RIGHT);
+            aud.keys(Keys.ENTER).sees("1 place").isAccessible("A place drawn with keys");
+            aud.focus("picture: A ledge.. The arrows move a cross, Enter sets a place.")
+                    .keys(Keys.ENTER);
+            aud.sees("● 1 of 1").sees("Saved").hasNoErrors();
+        }
+        JsonNode items = items(school, paper);
+        assertThat(items.valueStream().map(i -> i.get("kind").stringValue()))
+                .containsExactly(
+                        "text", "number", "blanks", "pairs", "order", "correction", "formula", "working", "spot");
+        assertThat(items.get(0).get("examples")).hasSize(1);
+        assertThat(items.get(8).get("regions").get(0).has("circle")).isTrue();
+    }
+
+    private Path sketch() throws IOException {
+        Path file = dir.resolve("ledge.png");
+        ImageIO.write(
+                new java.awt.image.BufferedImage(200, 120, java.awt.image.BufferedImage.TYPE_INT_RGB),
+                "png",
+                file.toFile());
+        return file;
+    }
+
+    @Test
+    void with_the_mouse_places_are_drawn_labels_dragged_and_steps_put_in_order(Scholion.Running school)
+            throws IOException {
+        String paper = empty(school, "By mouse");
+        try (Browser aud = new Browser(school.address(), 1280, 1000)) {
+            aud.signIn("Aud Meller").open(paper + "/key").clickButton("on a picture");
+            aud.type("What is asked", "Show it.").choose(sketch());
+            aud.type("What the picture shows, for whoever cannot see it", "A ledge.");
+            new Select(aud.field("draw a")).selectByVisibleText("rectangle");
+            aud.drag(aud.field("picture to draw on: A ledge."), -60, -30, 60, 30)
+                    .sees("1 place")
+                    .sees("rectangle");
+            aud.clickButton("matching").type("What is asked", "Match.");
+            aud.field("another thing to match").sendKeys("port", Keys.ENTER);
+            aud.field("another thing to match with").sendKeys("red", Keys.ENTER);
+            aud.dragTo("[title='drag red']", "[aria-label='what is matched']").sees("1 pair");
+            Path large = dir.resolve("sea.png");
+            Files.write(large, new byte[30_000_000]);
+            aud.clickButton("on a picture").choose(large);
+            aud.sees("“sea.png” has 30 MB; at most 10 MB are taken.");
+            aud.hasNoErrors();
+        }
+    }
+
+    @Test
+    void two_colleagues_at_once_lose_nothing_and_the_second_sees_what_changed(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Both at once");
+        try (Browser aud = new Browser(school.address(), 1280, 800);
+                Browser halvard = new Browser(school.address(), 1280, 800)) {
+            String key = "/a/" + lesson.id + "/key";
+            aud.signIn("Aud Meller").open(key + "?item=q1").sees("When is the range greatest?");
+            halvard.signIn("Halvard Quist").open(key + "?item=q2").sees("How this scores");
+            halvard.type("What is asked", "Which knot, says Halvard?").sees("Saved");
+            aud.type("What is asked", "When, says Aud?")
+                    .sees("Changed meanwhile")
+                    .sees("Halvard Quist was here too");
+            aud.sees("Changed by them: item 2.").sees("Saved").hasNoErrors();
+        }
+        assertThat(items(school, "/a/" + lesson.id).toString())
+                .contains("Which knot, says Halvard?", "When, says Aud?");
+    }
+
+    @Test
+    void a_change_after_giving_out_is_compared_in_words_asks_what_is_fair_and_is_seen_before_it_happens(
+            Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Changed later", "A")
+                .sits("Tamsin Orrel", java.util.List.of("b"), "bowline", "10 nmi", null);
+        String begun = lesson.attempt("Noor Haddix");
+        try (Browser aud = new Browser(school.address(), 1280, 1000);
+                Browser noor = new Browser(school.address(), 360, 740)) {
+            aud.signIn("Aud Meller").open("/a/" + lesson.id + "/key?item=q1").sees("Editions");
+            aud.type("What is asked", "When is the range of the tide smallest of all?");
+            aud.clickLabelled("option B is right").sees("asks “When is the range of the tide smallest of all?”");
+            aud.sees("key: At neaps instead of At springs")
+                    .sees("Question 1 asks otherwise now")
+                    .sees("Tamsin Orrel");
+            aud.click("label", "Yes: it means the same")
+                    .clickButton("Make edition 2")
+                    .sees("the key was changed");
+            noor.signIn("Noor Haddix")
+                    .open("/sit/" + begun)
+                    .sees("When is the range greatest?")
+                    .hasNoErrors();
+            aud.hasNoErrors();
+        }
+    }
+
+    @Test
+    void questions_come_from_a_table_with_its_columns_in_any_order(Scholion.Running school) throws IOException {
+        String paper = empty(school, "From a table");
+        Path table = dir.resolve("questions.csv");
+        Files.writeString(
+                table,
+                "points;thing;Correct answer;B;A;Question\n2;T1;B;sun and moon;the sun;What makes a spring tide?\n"
+                        + "1;Z9;C;south;north;Whither?\n1;S1;bowline;;;Which knot makes a loop?\n");
+        try (Browser aud = new Browser(school.address(), 1280, 800)) {
+            aud.signIn("Aud Meller").open(paper + "/key?view=in").choose(table);
+            aud.sees("2 of 3 questions are complete.")
+                    .sees("'C' is none of the options")
+                    .sees("its name is not known");
+            new Select(aud.field("what thing is")).selectByVisibleText("standards");
+            aud.sees("no standard has the code 'Z9'").sees("you said so").isAccessible("Questions found");
+            aud.clickButton("Put 2 questions into the key")
+                    .sees("Question 1 · choice")
+                    .sees("Saved")
+                    .hasNoErrors();
+        }
+        assertThat(items(school, paper)).hasSize(2);
+        assertThat(items(school, paper)
+                        .get(1)
+                        .get("standards")
+                        .get(0)
+                        .get("code")
+                        .stringValue())
+                .isEqualTo("S1");
+    }
+
+    @Test
+    void a_paper_has_parts_with_weights_a_draw_from_the_bank_and_bounds_that_are_tried(Scholion.Running school) {
+        String paper = empty(school, "Drawn paper");
+        try (Browser aud = new Browser(school.address(), 1280, 1000)) {
+            aud.signIn("Aud Meller").open(paper + "/key?view=paper").clickButton("another draw");
+            aud.sees("1 are to be drawn, but only 0 items are in the draw").sees("Saved");
+            aud.clickLink("items from the bank")
+                    .type("words in the item", "tide")
+                    .sees("What makes a spring tide?");
+            aud.clickLabelled("pick What makes a spring tide?")
+                    .clickLabelled("pick Which body causes most of the tide?");
+            aud.clickButton("Put 2 into Drawn paper")
+                    .clickLink("back to the key")
+                    .sees("of 2");
+            aud.sees("Nothing is known of the items' difficulty").clickButton("divide it into parts");
+            aud.clickButton("another part").click("label", "parts have weights").sees("they sum to 100");
+            aud.type("Weight", "70").sees("the weights of the parts sum to 120").clickButton("spread evenly");
+            aud.seesNot("the weights of the parts sum to").sees("Saved").hasNoErrors();
+        }
+        assertThat(items(school, paper).valueStream().map(i -> i.path("draw").asString("")))
+                .containsExactly("d1", "d1");
+    }
+}

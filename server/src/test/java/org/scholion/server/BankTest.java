@@ -1,0 +1,265 @@
+package org.scholion.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.scholion.server.testing.Lesson;
+import org.scholion.server.testing.Scholion;
+import org.scholion.server.testing.Visitor;
+import tools.jackson.databind.JsonNode;
+
+/** The bank: kept, found, versioned, shared, put into papers; frameworks and the way from one to the next. */
+@ExtendWith(Scholion.class)
+class BankTest {
+    private static Map<String, Object> item(String prompt, String accepted, Object... more) {
+        Map<String, Object> item = new HashMap<>(Map.of(
+                "id",
+                "q1",
+                "kind",
+                "text",
+                "points",
+                "1",
+                "prompt",
+                prompt,
+                "accept",
+                List.of(Map.of("text", accepted))));
+        for (int i = 0; i < more.length; i += 2) {
+            item.put((String) more[i], more[i + 1]);
+        }
+        return item;
+    }
+
+    private static String add(Visitor who, Map<String, Object> item) {
+        return who.post("/api/bank/items", Map.of("definition", item))
+                .ok()
+                .get("id")
+                .stringValue();
+    }
+
+    private static JsonNode find(Visitor who, String... filters) {
+        Map<String, Object> wanted = new HashMap<>();
+        for (int i = 0; i < filters.length; i += 2) {
+            wanted.put(filters[i], filters[i + 1]);
+        }
+        return who.post("/api/bank/find", wanted).ok().get("items");
+    }
+
+    private static List<String> prompts(JsonNode found) {
+        return found.valueStream().map(i -> i.get("prompt").stringValue()).toList();
+    }
+
+    @Test
+    void items_are_found_by_words_beginnings_of_words_slips_and_what_narrows_them(Scholion.Running school) {
+        Visitor ines = school.as("Ines Calder");
+        add(ines, item("Which lantern swings at the yardarm?", "fluke", "difficulty", "0.4"));
+        add(ines, item("How is a kedge laid?", "from the boat", "tags", List.of("anchoring")));
+        assertThat(prompts(find(ines, "words", "lantern"))).containsExactly("Which lantern swings at the yardarm?");
+        assertThat(prompts(find(ines, "words", "lant yard"))).hasSize(1);
+        assertThat(prompts(find(ines, "words", "yardamr"))).as("a slip").hasSize(1);
+        assertThat(prompts(find(ines, "words", "fluke"))).as("an accepted text").hasSize(1);
+        assertThat(prompts(find(ines, "tag", "anchoring"))).containsExactly("How is a kedge laid?");
+        assertThat(prompts(find(ines, "words", "lantern", "from", "0.5"))).isEmpty();
+        assertThat(prompts(find(ines, "words", "lantern", "to", "0.5", "kind", "text")))
+                .hasSize(1);
+        assertThat(prompts(find(school.as("Halvard Quist"), "words", "lantern")))
+                .as("not shared")
+                .isEmpty();
+    }
+
+    @Test
+    void every_version_stays_and_a_change_in_between_is_a_conflict(Scholion.Running school) {
+        Visitor aud = school.as("Aud Meller");
+        String id = add(aud, item("What is a hawser?", "a rope"));
+        Map<String, Object> changed = Map.of("definition", item("What is a hawser?", "a thick rope"), "version", 1);
+        aud.put("/api/bank/items/" + id, changed).ok();
+        aud.put("/api/bank/items/" + id, changed).isRefused(409);
+        JsonNode versions = aud.get("/api/bank/items/" + id).ok().get("versions");
+        assertThat(versions).hasSize(2);
+        assertThat(versions.get(1)
+                        .get("definition")
+                        .get("accept")
+                        .get(0)
+                        .get("text")
+                        .stringValue())
+                .isEqualTo("a rope");
+    }
+
+    @Test
+    void equal_and_nearly_equal_questions_are_told(Scholion.Running school) {
+        Visitor aud = school.as("Aud Meller");
+        String one = add(aud, item("What is the name of the rope that holds an anchor?", "rode"));
+        add(aud, item("what is the name of the rope that holds an anchor", "rode"));
+        add(aud, item("What is the name of the chain that holds an anchor?", "rode"));
+        assertThat(aud.get("/api/bank/items/" + one).ok().get("alike")).hasSize(2);
+        assertThat(aud.get("/api/bank/twins").body()).contains("rope that holds an anchor");
+    }
+
+    @Test
+    void what_is_shared_to_use_can_be_used_and_not_changed_and_to_edit_both(Scholion.Running school) {
+        Visitor aud = school.as("Aud Meller");
+        Visitor halvard = school.as("Halvard Quist");
+        String id = add(aud, item("What is a fid for, in splicing?", "opening strands"));
+        String him = aud.get("/api/colleagues")
+                .ok()
+                .valueStream()
+                .filter(c -> c.get("name").stringValue().equals("Halvard Quist"))
+                .findFirst()
+                .orElseThrow()
+                .get("id")
+                .stringValue();
+        halvard.get("/api/bank/items/" + id).isRefused(404);
+        aud.put("/api/shares/ITEM/" + id + "/" + him, Map.of("mayEdit", false)).ok();
+        assertThat(prompts(find(halvard, "words", "splicing"))).hasSize(1);
+        Map<String, Object> changed = Map.of("definition", item("What is a fid for, in splicing?", "x"), "version", 1);
+        halvard.put("/api/bank/items/" + id, changed).isRefused(404);
+        aud.put("/api/shares/ITEM/" + id + "/" + him, Map.of("mayEdit", true)).ok();
+        halvard.put("/api/bank/items/" + id, changed).ok();
+        aud.send("DELETE", "/api/shares/ITEM/" + id + "/" + him, null).ok();
+        halvard.get("/api/bank/items/" + id).isRefused(404);
+    }
+
+    @Test
+    void items_go_into_a_paper_with_free_ids_and_remember_where_they_came_from(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "From the bank");
+        String id = add(lesson.teacher, item("What is a bight?", "a bend in a rope"));
+        JsonNode put = lesson.teacher
+                .post("/api/bank/put", Map.of("assessment", lesson.id, "items", List.of(id)))
+                .ok();
+        assertThat(put.get("items").get(0).stringValue()).as("q1 is taken").isEqualTo("q5");
+        assertThat(lesson.teacher
+                        .get("/api/bank/items/" + id)
+                        .ok()
+                        .get("uses")
+                        .get(0)
+                        .get("use")
+                        .get("title")
+                        .stringValue())
+                .isEqualTo("From the bank");
+        lesson.giveOut("A").ok();
+        lesson.teacher
+                .post("/api/bank/put", Map.of("assessment", lesson.id, "items", List.of(id)))
+                .isRefused(409);
+    }
+
+    @Test
+    void an_unfinished_item_is_not_taken_into_the_bank(Scholion.Running school) {
+        assertThat(school.as("Aud Meller")
+                        .post("/api/bank/items", Map.of("definition", item("No key?", "x", "accept", List.of())))
+                        .isRefused(422)
+                        .detail())
+                .contains("accept");
+    }
+
+    @Test
+    void a_key_that_is_shared_can_be_copied_into_ones_own_course(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "To be copied");
+        String course = lesson.teacher.get("/api/courses").ok().get(0).get("id").stringValue();
+        String copy = school.as("Ines Calder")
+                .post("/api/courses/" + course + "/copies", Map.of("assessment", lesson.id))
+                .ok()
+                .get("id")
+                .stringValue();
+        assertThat(lesson.teacher
+                        .get("/api/assessments/" + copy + "/key")
+                        .ok()
+                        .get("definition")
+                        .get("items"))
+                .hasSize(4);
+    }
+
+    @Test
+    void old_tags_are_carried_over_by_a_crosswalk_in_papers_and_in_the_bank(Scholion.Running school) {
+        Visitor aud = school.as("Aud Meller");
+        String older = framework(aud, "Knots", "1", "K1", "Ties knots for mooring");
+        String newer = framework(aud, "Knots", "2", "KN.1", "Ties working knots for mooring");
+        JsonNode lines = aud.get("/api/crosswalks/" + older + "/" + newer).ok();
+        assertThat(lines.get(0).get("mapped").booleanValue()).isFalse();
+        assertThat(lines.get(0).get("proposed").get(0).get("code").stringValue())
+                .isEqualTo("KN.1");
+        String id = add(
+                aud, item("Which bend joins two hawsers?", "carrick bend", "standards", List.of(Map.of("code", "K1"))));
+        aud.put(
+                        "/api/crosswalks/" + older + "/" + newer,
+                        Map.of("links", List.of(Map.of("from", "K1", "to", List.of("XX")))))
+                .isRefused(422);
+        aud.put(
+                        "/api/crosswalks/" + older + "/" + newer,
+                        Map.of("links", List.of(Map.of("from", "K1", "to", List.of("KN.1")))))
+                .ok();
+        JsonNode outdated =
+                aud.get("/api/crosswalks/" + older + "/" + newer + "/outdated").ok();
+        assertThat(outdated).hasSize(1);
+        assertThat(outdated.get(0).get("proposed").get(0).stringValue()).isEqualTo("KN.1");
+        aud.post("/api/crosswalks/" + older + "/" + newer + "/outdated", Map.of("items", List.of(Map.of("item", id))))
+                .ok();
+        assertThat(aud.get("/api/crosswalks/" + older + "/" + newer + "/outdated")
+                        .ok())
+                .isEmpty();
+        assertThat(prompts(find(aud, "code", "KN.1"))).containsExactly("Which bend joins two hawsers?");
+    }
+
+    private static String framework(Visitor who, String title, String version, String code, String text) {
+        return who.post(
+                        "/api/frameworks",
+                        Map.of(
+                                "definition",
+                                Map.of(
+                                        "id",
+                                        "x",
+                                        "title",
+                                        title,
+                                        "version",
+                                        version,
+                                        "standards",
+                                        List.of(Map.of("code", code, "text", text)))))
+                .ok()
+                .get("id")
+                .stringValue();
+    }
+
+    @Test
+    void a_framework_is_brought_in_changed_and_refused_where_it_is_no_tree(Scholion.Running school) {
+        Visitor aud = school.as("Aud Meller");
+        String id = framework(aud, "Sails", "1", "A", "Bends a sail");
+        JsonNode view = aud.get("/api/frameworks/" + id).ok();
+        Map<String, Object> tree = Map.of(
+                "id",
+                "x",
+                "title",
+                "Sails",
+                "version",
+                "1",
+                "standards",
+                List.of(
+                        Map.of("code", "A", "text", "Bends a sail"),
+                        Map.of("code", "A1", "parent", "A", "text", "Reefs")));
+        aud.put(
+                        "/api/frameworks/" + id,
+                        Map.of(
+                                "definition",
+                                tree,
+                                "revision",
+                                view.get("revision").intValue()))
+                .ok();
+        aud.put("/api/frameworks/" + id, Map.of("definition", tree, "revision", 0))
+                .isRefused(409);
+        Map<String, Object> circle = Map.of(
+                "id",
+                "x",
+                "title",
+                "Sails",
+                "version",
+                "1",
+                "standards",
+                List.of(Map.of("code", "A", "parent", "A", "text", "round")));
+        assertThat(aud.put("/api/frameworks/" + id, Map.of("definition", circle, "revision", 1))
+                        .isRefused(422)
+                        .detail())
+                .contains("'A' stands above itself");
+        aud.post("/api/frameworks", Map.of("definition", tree)).isRefused(409);
+    }
+}

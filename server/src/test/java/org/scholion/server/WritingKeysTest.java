@@ -1,0 +1,335 @@
+package org.scholion.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.scholion.server.testing.Lesson;
+import org.scholion.server.testing.Scholion;
+import org.scholion.server.testing.Visitor;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Writing keys: examples, whole sets of answers, draws, files, history, and what a new edition changes. */
+@ExtendWith(Scholion.class)
+class WritingKeysTest {
+    private static Map<String, Object> change(JsonNode definition, int revision) {
+        return Map.of("definition", Lesson.plain(definition), "revision", revision);
+    }
+
+    private static Map<String, Object> only(JsonNode definition) {
+        return Map.of("definition", Lesson.plain(definition));
+    }
+
+    @Test
+    void an_example_that_no_longer_gets_what_it_is_to_get_is_told(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Examples");
+        ObjectNode draft = Lesson.definition("Examples").asObject();
+        ObjectNode item = draft.get("items").get(1).asObject();
+        ArrayNode examples = item.putArray("examples");
+        examples.addObject().put("answer", "a bowlin").put("credit", "1");
+        examples.addObject().put("answer", "clove hitch").put("state", "waits");
+        JsonNode saved =
+                lesson.teacher.put(lesson.path("/key"), change(draft, 1)).ok();
+        assertThat(saved.get("broken").toString())
+                .as("the article is not ignored here")
+                .isEqualTo("[\"q2\"]");
+        item.putArray("ignore").add("case").add("space").add("articles");
+        saved = lesson.teacher.put(lesson.path("/key"), change(draft, 2)).ok();
+        assertThat(saved.get("broken")).isEmpty();
+
+        JsonNode check = lesson.teacher
+                .post("/api/items/check", Map.of("item", Lesson.plain(item), "answers", List.of("reef knot")))
+                .ok();
+        assertThat(check.get("examples").get(0).get("holds").booleanValue()).isTrue();
+        assertThat(check.get("tried").get(0).get("state").stringValue()).isEqualTo("settle");
+    }
+
+    @Test
+    void weights_that_do_not_sum_are_named_and_keep_it_from_being_given_out(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Weights");
+        ObjectNode draft = Lesson.definition("Weights").asObject();
+        ArrayNode parts = draft.putArray("parts");
+        parts.addObject().put("id", "A").put("title", "One").put("weight", "40");
+        parts.addObject().put("id", "B").put("title", "Two").put("weight", "50");
+        draft.get("items").forEach(i -> i.asObject().put("part", "A"));
+        JsonNode saved =
+                lesson.teacher.put(lesson.path("/key"), change(draft, 1)).ok();
+        assertThat(saved.get("faults").toString()).contains("the weights of the parts sum to 90, not to 100");
+        draft.get("parts").get(1).asObject().put("weight", "60");
+        assertThat(lesson.teacher
+                        .put(lesson.path("/key"), change(draft, 2))
+                        .ok()
+                        .get("faults"))
+                .isEmpty();
+    }
+
+    @Test
+    void sets_are_proposed_right_below_and_at_every_bound_and_come_to_what_they_promise(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Sets");
+        ObjectNode draft = Lesson.definition("Sets").asObject();
+        JsonNode proposed = lesson.teacher
+                .post(lesson.path("/trials/proposed"), only(draft))
+                .ok();
+        assertThat(proposed.valueStream().map(p -> p.get("name").stringValue()))
+                .containsExactly(
+                        "all right",
+                        "all blank",
+                        "right below 60 %",
+                        "just at 60 %",
+                        "right below 70 %",
+                        "just at 70 %");
+        ArrayNode trials = draft.putArray("trials");
+        proposed.forEach(trials::add);
+        JsonNode results =
+                lesson.teacher.post(lesson.path("/trials"), only(draft)).ok();
+        assertThat(results.get(0).get("percent").stringValue()).isEqualTo("100.0");
+        assertThat(results.get(2).get("passed").booleanValue()).isFalse();
+        assertThat(results.get(3).get("passed").booleanValue()).isTrue();
+        assertThat(results.get(5).get("band").stringValue()).isEqualTo("Secure");
+        assertThat(Double.parseDouble(results.get(4).get("percent").stringValue()))
+                .isLessThan(70);
+    }
+
+    @Test
+    void points_time_and_coverage_are_summed_also_of_a_key_that_is_not_finished(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Sums");
+        ObjectNode draft = Lesson.definition("Sums").asObject();
+        draft.get("items")
+                .get(0)
+                .asObject()
+                .put("points", "1/3")
+                .put("minutes", "1.5")
+                .remove("key");
+        JsonNode sums = lesson.teacher.post(lesson.path("/sums"), only(draft)).ok();
+        assertThat(sums.get("points").stringValue()).isEqualTo("28/3");
+        assertThat(sums.get("minutes").stringValue()).isEqualTo("1.5");
+        assertThat(sums.get("untimed").intValue()).isEqualTo(3);
+        JsonNode ropework = sums.get("covered")
+                .valueStream()
+                .filter(c -> c.get("code").stringValue().equals("S"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(ropework.get("points").stringValue())
+                .as("what is below counts above")
+                .isEqualTo("2");
+    }
+
+    @Test
+    void what_an_item_was_is_kept_from_change_to_change(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "History");
+        ObjectNode draft = Lesson.definition("History").asObject();
+        draft.get("items").get(0).asObject().put("prompt", "By a colleague");
+        school.as("Halvard Quist").put(lesson.path("/key"), change(draft, 1)).ok();
+        JsonNode history = lesson.teacher.get(lesson.path("/items/q1/history")).ok();
+        assertThat(history.valueStream().map(v -> v.get("by").stringValue()))
+                .containsExactly("Halvard Quist", "Aud Meller");
+        assertThat(history.get(1).get("definition").get("prompt").stringValue())
+                .isEqualTo("When is the range greatest?");
+        assertThat(lesson.teacher.get(lesson.path("/key")).ok().get("changedBy").stringValue())
+                .isEqualTo("Halvard Quist");
+    }
+
+    @Test
+    void a_draw_that_is_made_once_leaves_its_number_and_everybody_gets_the_same(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Draw once");
+        lesson.teacher
+                .put(lesson.path("/key"), change(withDraw("Draw once", "sitting"), 1))
+                .ok();
+        lesson.giveOut("A").ok();
+        JsonNode key = lesson.teacher.get(lesson.path("/key")).ok();
+        assertThat(key.get("definition").get("items")).hasSize(4 + 2);
+        assertThat(items(lesson, school, "Tamsin Orrel")).isEqualTo(items(lesson, school, "Noor Haddix"));
+    }
+
+    @Test
+    void a_draw_for_each_student_asks_each_so_many_and_leaves_the_rest_out_of_score_and_possible(
+            Scholion.Running school, JdbcClient db) {
+        Lesson lesson = Lesson.written(school, "Draw each");
+        lesson.teacher
+                .put(lesson.path("/key"), change(withDraw("Draw each", "student"), 1))
+                .ok();
+        lesson.giveOut("A").ok();
+        TreeSet<String> drawn = new TreeSet<>();
+        for (String name : List.of("Tamsin Orrel", "Noor Haddix", "Lotte Marrin", "Yuki Tarn")) {
+            List<String> items = items(lesson, school, name);
+            assertThat(items).hasSize(4 + 2);
+            assertThat(items(lesson, school, name)).as("the same again").isEqualTo(items);
+            drawn.addAll(items);
+        }
+        assertThat(drawn).as("not everybody gets the same two of six").hasSizeGreaterThan(6);
+        lesson.sits("Tamsin Orrel", List.of("a"), "bowline", "10 nmi", null);
+        String possible = db.sql("""
+                        select s.possible from standing s join attempt x on x.id = s.attempt_id
+                        join person p on p.id = x.student_id
+                        where x.assessment_id = cast(? as uuid) and p.given = 'Tamsin'""").param(lesson.id).query(String.class).single();
+        assertThat(possible).as("ten points and two drawn").isEqualTo("12");
+    }
+
+    private static ObjectNode withDraw(String title, String each) {
+        ObjectNode draft = Lesson.definition(title).asObject();
+        for (int i = 0; i < 6; i++) {
+            ObjectNode item = draft.get("items").get(0).deepCopy().asObject();
+            item.put("id", "d" + i).put("draw", "d1").put("difficulty", "0." + (3 + i));
+            draft.get("items").asArray().add(item);
+        }
+        draft.putArray("draws").addObject().put("id", "d1").put("take", 2).put("each", each);
+        return draft;
+    }
+
+    private static List<String> items(Lesson lesson, Scholion.Running school, String name) {
+        JsonNode paper = school.as(name)
+                .get("/api/student/attempts/" + lesson.attempt(name))
+                .ok();
+        List<String> ids = new ArrayList<>();
+        paper.get("items").forEach(i -> ids.add(i.get("id").stringValue()));
+        return ids;
+    }
+
+    @Test
+    void an_edition_is_compared_in_words_and_other_words_than_were_answered_are_asked_about(Scholion.Running school) {
+        Lesson lesson =
+                Lesson.given(school, "Compared", "A").sits("Tamsin Orrel", List.of("a"), "bowline", "10 nmi", null);
+        ObjectNode changed = Lesson.definition("Compared").asObject();
+        changed.get("items").get(0).asObject().put("prompt", "When is the range greatest ?");
+        changed.get("items").get(1).asObject().put("points", "3");
+        changed.get("items").get(2).asObject().put("prompt", "How far does she come in 2 h at 5 kn over ground?");
+        JsonNode preview = lesson.teacher
+                .post(lesson.path("/editions/preview"), Map.of("definition", Lesson.plain(changed), "why", ""))
+                .ok();
+        assertThat(preview.get("differences")
+                        .valueStream()
+                        .map(d -> d.get("number").intValue() + " "
+                                + d.get("words").stringValue()))
+                .containsExactly(
+                        "1 asks “When is the range greatest ?” instead of “When is the range greatest?”",
+                        "2 points: 3 instead of 2",
+                        "3 asks “How far does she come in 2 h at 5 kn over ground?” instead of “How far in 2 h at 5 kn?”");
+        assertThat(preview.get("asked")).hasSize(1);
+        assertThat(preview.get("asked").get(0).get("item").stringValue()).isEqualTo("q3");
+        assertThat(preview.get("asked").get(0).get("answered").intValue()).isEqualTo(1);
+    }
+
+    @Test
+    void students_keep_the_text_that_they_saw(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Old text", "A");
+        String attempt = lesson.attempt("Noor Haddix");
+        ObjectNode changed = Lesson.definition("Old text").asObject();
+        changed.get("items").get(0).asObject().put("prompt", "Quite another question?");
+        lesson.teacher
+                .post(lesson.path("/editions"), Map.of("definition", Lesson.plain(changed), "why", "typo"))
+                .ok();
+        assertThat(school.as("Noor Haddix")
+                        .get("/api/student/attempts/" + attempt)
+                        .body())
+                .contains("When is the range greatest?")
+                .doesNotContain("Quite another question?");
+        assertThat(school.as("Yuki Tarn")
+                        .get("/api/student/attempts/" + lesson.attempt("Yuki Tarn"))
+                        .body())
+                .contains("Quite another question?");
+    }
+
+    @Test
+    void a_filled_in_attempt_becomes_the_key_only_after_it_is_shown_what_it_means(Scholion.Running school) {
+        Lesson lesson =
+                Lesson.given(school, "Key from", "A").sits("Noor Haddix", List.of("b"), "sheet bend", "12 nmi", null);
+        JsonNode sources = lesson.teacher.get(lesson.path("/key-from")).ok();
+        Map<String, Object> body = new HashMap<>(only(Lesson.definition("Key from")));
+        body.put("attempt", sources.get(0).get("attempt").stringValue());
+        JsonNode taken = lesson.teacher.post(lesson.path("/key-from"), body).ok();
+        assertThat(taken.get("changes").toString())
+                .contains(
+                        "key: At neaps instead of At springs",
+                        "accepted: sheet bend, bowline instead of bowline",
+                        "12");
+        assertThat(taken.get("kept").toString())
+                .as("the open one is read by hand")
+                .isEqualTo("[4]");
+        assertThat(taken.get("definition")
+                        .get("items")
+                        .get(2)
+                        .get("accept")
+                        .get(0)
+                        .get("within")
+                        .stringValue())
+                .as("the tolerance stays")
+                .isEqualTo("0.1");
+        assertThat(lesson.mark("Noor Haddix", "q1").get("points").stringValue())
+                .as("nothing happens by looking")
+                .isEqualTo("0");
+    }
+
+    @Test
+    void pictures_are_kept_once_and_what_is_none_or_too_large_is_refused_in_words(Scholion.Running school) {
+        Visitor aud = school.as("Aud Meller");
+        byte[] png = new byte[200];
+        System.arraycopy(new byte[] {(byte) 0x89, 'P', 'N', 'G', '\r', '\n', 0x1a, '\n'}, 0, png, 0, 8);
+        String id = aud.sendBytes("/api/files", "a.png", png).ok().get("id").stringValue();
+        assertThat(aud.sendBytes("/api/files", "b.png", png).ok().get("id").stringValue())
+                .isEqualTo(id);
+        assertThat(school.as("Noor Haddix").get("/api/files/" + id).status()).isEqualTo(200);
+        assertThat(aud.sendFile("/api/files", "just words").isRefused(422).detail())
+                .contains("is no file that is taken here");
+        byte[] large = new byte[30_000_000];
+        System.arraycopy(png, 0, large, 0, 8);
+        assertThat(aud.sendBytes("/api/files", "sea.png", large).isRefused(422).detail())
+                .contains("'sea.png' has 30 MB; a picture may have 10");
+    }
+
+    @Test
+    void a_script_in_what_is_asked_is_named_and_no_student_ever_gets_it(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Script");
+        ObjectNode draft = Lesson.definition("Script").asObject();
+        draft.get("items").get(0).asObject().put("body", "<p>x</p><script>steal()</script>");
+        assertThat(lesson.teacher
+                        .put(lesson.path("/key"), change(draft, 1))
+                        .ok()
+                        .get("faults")
+                        .toString())
+                .contains("items[0].body", "a script cannot stand in a text");
+        lesson.giveOut("A").isRefused(422);
+    }
+
+    @Test
+    void a_table_of_questions_is_read_in_any_order_of_columns_and_nothing_is_stored(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Table");
+        JsonNode found = lesson.teacher
+                .sendFile(
+                        lesson.path("/questions-in"),
+                        "points;correct answer;B;A;question\n2;B;sun and moon;sun;What makes a spring tide?\n")
+                .ok();
+        assertThat(found.get("columns").valueStream().map(c -> c.get("role").stringValue()))
+                .containsExactly("POINTS", "KEY", "OPTION", "OPTION", "PROMPT");
+        assertThat(found.get("items").get(0).get("faults")).isEmpty();
+        assertThat(lesson.teacher
+                        .post(lesson.path("/questions-text"), Map.of("text", "? Which knot?\n! bowline"))
+                        .ok()
+                        .get("items"))
+                .hasSize(1);
+        assertThat(lesson.teacher
+                        .get(lesson.path("/key"))
+                        .ok()
+                        .get("definition")
+                        .get("items"))
+                .hasSize(4);
+    }
+
+    @Test
+    void paper_and_key_print_as_pdf(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Print");
+        for (String which : List.of("?answers=false", "?answers=true&version=2")) {
+            Visitor.Reply reply = lesson.teacher.get(lesson.path("/print" + which));
+            assertThat(reply.status()).isEqualTo(200);
+            assertThat(reply.body()).startsWith("%PDF-");
+        }
+        lesson.teacher.get(lesson.path("/print?version=99")).isRefused(422);
+    }
+}

@@ -1,0 +1,74 @@
+package org.scholion.sheets.paper;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.util.Optional;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.scholion.formats.assessment.AssessmentFile;
+import org.scholion.formats.assessment.AssessmentReader;
+
+/** The paper and its key as a reader of the PDF finds them. */
+class PaperPdfTest {
+    private static final AssessmentFile FILE = AssessmentReader.read("""
+            {"format": "scholion-assessment/1", "title": "Harbour & approach",
+             "parts": [{"id": "A", "title": "The pilot book", "instructions": "Read first."}],
+             "items": [
+              {"id": "p", "part": "A", "kind": "passage", "prompt": "The ledge dries."},
+              {"id": "c", "part": "A", "kind": "choice", "points": "1", "prompt": "Whence?",
+               "options": [{"id": "a", "text": "south"}, {"id": "b", "text": "north"}, {"id": "d", "text": "none of these"}],
+               "key": ["a"], "last": ["d"]},
+              {"id": "b", "part": "A", "kind": "blanks", "points": "2", "prompt": "The stream {b1} at {b2} knots.", "parts": [
+               {"id": "b1", "kind": "text", "accept": [{"text": "ebbs"}]}, {"id": "b2", "kind": "number", "accept": [{"value": "2"}]}]},
+              {"id": "m", "part": "A", "kind": "pairs", "points": "2", "left": [{"id": "l1", "text": "port"}],
+               "right": [{"id": "r1", "text": "red"}], "key": [["l1", "r1"]]},
+              {"id": "f", "part": "A", "kind": "number", "points": "2", "prompt": "How much?", "accept": [{"value": "3.9", "within": "0.05"}],
+               "body": "<p>How much? Use <span data-formula=\\"d + \\\\frac{h}{2}\\"></span>.</p>"},
+              {"id": "o", "part": "A", "kind": "open", "points": "4", "prompt": "Why?", "rubric": {"criteria": [
+               {"id": "1", "title": "Reason", "levels": [{"id": "0", "points": "0", "text": "none"}, {"id": "1", "points": "2", "text": "names it"}]}]}}]}
+            """);
+
+    private static String text(boolean answers, int version) throws IOException {
+        byte[] pdf = PaperPdf.of(PaperPage.of(FILE, hash -> Optional.empty(), answers, version));
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+        }
+    }
+
+    @Test
+    void the_paper_asks_and_gives_no_answer_away() throws IOException {
+        assertThat(text(false, 0))
+                .contains(
+                        "Harbour & approach",
+                        "The pilot book",
+                        "Read first.",
+                        "The ledge dries.",
+                        "Whence?",
+                        "south",
+                        "The stream",
+                        "knots.",
+                        "Name:",
+                        "How much? Use")
+                .doesNotContain("ebbs", "3.9", "names it", "earns full points");
+    }
+
+    @Test
+    void the_key_says_what_is_right_and_how_it_scores() throws IOException {
+        assertThat(text(true, 0))
+                .contains("· key", "A south", "ebbs · 2", "port → red", "3.9", "2: names it")
+                .doesNotContain("Name:");
+    }
+
+    @Test
+    void a_shuffled_version_agrees_with_its_key_and_keeps_what_stays_last() throws IOException {
+        for (int version = 1; version <= 4; version++) {
+            String paper = text(false, version);
+            String letter = paper.replaceAll(".*?([A-C]) south.*", "$1");
+            assertThat(text(true, version)).contains("version " + (char) ('A' + version - 1), letter + " south");
+            assertThat(paper).contains("C none of these");
+        }
+    }
+}
