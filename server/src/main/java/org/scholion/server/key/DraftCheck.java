@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import org.scholion.core.item.Item;
 import org.scholion.core.number.Fraction;
-import org.scholion.core.total.Part;
 import org.scholion.formats.assessment.AssessmentFile;
 import org.scholion.formats.assessment.AssessmentReader;
 import org.scholion.formats.assessment.Particulars;
@@ -21,29 +20,23 @@ import tools.jackson.databind.JsonNode;
 record DraftCheck(List<Fault> faults, List<String> broken) {
 
     static DraftCheck of(JsonNode whole) {
+        List<Fault> faults = new ArrayList<>(weights(whole));
         try {
-            AssessmentFile file = AssessmentReader.read(whole);
-            return new DraftCheck(weights(file.assessment().parts()), broken(file));
+            return new DraftCheck(faults, broken(AssessmentReader.read(whole)));
         } catch (Faults e) {
-            return new DraftCheck(e.all(), List.of());
+            faults.addAll(e.all());
+            return new DraftCheck(faults, List.of());
         }
     }
 
     /** The rules can weigh any numbers; whoever reads a paper expects a hundred. */
-    private static List<Fault> weights(List<Part> parts) {
-        Fraction sum = Fraction.ZERO;
-        for (Part part : parts) {
-            if (part.weight() == null) {
-                return List.of();
-            }
-            sum = sum.plus(part.weight());
-        }
-        return parts.isEmpty() || sum.equals(Fraction.HUNDRED)
+    private static List<Fault> weights(JsonNode whole) {
+        String sum = PaperSums.weights(whole);
+        return sum == null || Fraction.exactly(sum).equals(Fraction.HUNDRED)
                 ? List.of()
                 : List.of(new Fault(
                         "parts",
-                        "the weights of the parts sum to " + sum.toExact()
-                                + ", not to 100; spread them evenly or scale them"));
+                        "the weights of the parts sum to " + sum + ", not to 100; spread them evenly or scale them"));
     }
 
     private static List<String> broken(AssessmentFile file) {

@@ -113,7 +113,8 @@ record PaperSums(
         return sums;
     }
 
-    private static @Nullable String weights(JsonNode whole) {
+    /** What the weights of the parts sum to; null where no part has one. */
+    static @Nullable String weights(JsonNode whole) {
         List<JsonNode> parts = new ArrayList<>();
         whole.path("parts").forEach(parts::add);
         return parts.stream().anyMatch(p -> p.hasNonNull("weight"))
