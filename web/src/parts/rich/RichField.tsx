@@ -49,7 +49,10 @@ export function RichField({
           onChange={(e) => onChange({ text: e.target.value, html: undefined })}
           onPaste={(e) => take(e.clipboardData, e)}
         />
-        <TextButton className="mt-1 min-h-6 text-small text-soft underline" onClick={() => format(paragraphs(value.text))}>
+        <TextButton
+          className="mt-1 min-h-6 text-small text-soft underline"
+          onClick={() => format(paragraphs(value.text))}
+        >
           {t("formatting, picture, sound, formula")}
         </TextButton>
       </fieldset>

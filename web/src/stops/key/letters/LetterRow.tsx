@@ -31,12 +31,18 @@ export function LetterRow({
       tabIndex={-1}
       aria-selected={here}
       className={`flex min-h-11 items-center gap-3 border-r border-b border-rule pr-3 ${here ? "border-l-3 border-l-by-rule bg-by-rule-wash pl-[13px]" : "pl-4"}`}
-      onClick={onHere}
+      aria-label={`${number}: ${keyInShort(item) || t("no key yet")}`}
+      // A click on a letter writes it; anywhere else in the row it only goes there.
+      onClick={(e) => {
+        const letter = (e.target as HTMLElement).dataset.letter;
+        onHere();
+        letter && onLetter(letter);
+      }}
       onKeyDown={() => {}}
     >
       <span className="w-6 font-semibold">{number}</span>
       <span className="min-w-24 flex-1">
-        <Answer item={item} onLetter={onLetter} />
+        <Answer item={item} />
       </span>
       <span className="w-20 truncate text-small text-standard">{codes(item)}</span>
       <span className="w-8 text-right">{points(item.points ?? "1")}</span>
@@ -44,7 +50,7 @@ export function LetterRow({
   );
 }
 
-function Answer({ item, onLetter }: { item: Item; onLetter: (id: string) => void }) {
+function Answer({ item }: { item: Item }) {
   switch (rowKind(item)) {
     case "letters":
       return (
@@ -52,16 +58,13 @@ function Answer({ item, onLetter }: { item: Item; onLetter: (id: string) => void
           {item.options?.map((o) => {
             const on = item.key?.includes(o.id);
             return (
-              <button
+              <span
                 key={o.id}
-                type="button"
-                tabIndex={-1}
-                aria-pressed={on}
-                className={`size-6 font-semibold ${on ? "bg-by-rule text-sheet" : "text-rule-strong"}`}
-                onClick={() => onLetter(o.id)}
+                data-letter={o.id}
+                className={`size-6 cursor-pointer text-center font-semibold ${on ? "bg-by-rule text-sheet" : "text-soft"}`}
               >
                 {o.text}
-              </button>
+              </span>
             );
           })}
         </span>

@@ -28,6 +28,7 @@ create table bank_item (
   words tsvector not null
 );
 create index bank_item_owner on bank_item (owner_id, changed_at desc);
+create index bank_item_folder on bank_item (folder_id);
 create index bank_item_words on bank_item using gin (words);
 create index bank_item_prompt on bank_item using gin (alike gin_trgm_ops);
 create index bank_item_alike on bank_item (owner_id, md5(alike));

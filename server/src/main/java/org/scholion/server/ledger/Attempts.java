@@ -147,6 +147,22 @@ public class Attempts {
         return all;
     }
 
+    /** What an assessment's attempts say to some items only. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Map<String, JsonNode>> responses(UUID assessment, Set<String> items) {
+        Map<UUID, Map<String, JsonNode>> all = new LinkedHashMap<>();
+        if (items.isEmpty()) {
+            return all;
+        }
+        db.sql("""
+                        select r.attempt_id, r.item, r.answer from response r join attempt x on x.id = r.attempt_id
+                        where x.assessment_id = :assessment and r.item in (:items)""").param("assessment", assessment).param("items", items).query((ResultSet row) -> {
+            all.computeIfAbsent(row.getObject(1, UUID.class), a -> new LinkedHashMap<>())
+                    .put(row.getString(2), JsonColumn.read(row.getString(3)));
+        });
+        return all;
+    }
+
     @Transactional(readOnly = true)
     public Map<String, JsonNode> responsesOf(UUID attempt) {
         Map<String, JsonNode> all = new LinkedHashMap<>();

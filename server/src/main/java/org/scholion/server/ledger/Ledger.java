@@ -6,9 +6,11 @@ import java.sql.Timestamp;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.number.Fraction;
+import org.scholion.core.reason.Reason;
 import org.scholion.core.score.Mark;
 import org.scholion.core.score.State;
 import org.scholion.formats.assessment.ReasonJson;
@@ -24,6 +26,9 @@ import org.springframework.transaction.annotation.Transactional;
 public class Ledger {
     private static final String FIELDS = " m.attempt_id, m.item, m.state, m.credit, m.reason, m.edition, m.person_id,"
             + " m.reading, m.at, q.given || ' ' || q.family as person_name ";
+
+    /** Stands for reasons that were not read. */
+    private static final Reason UNTOLD = Reason.of(Reason.Code.BLANK);
 
     private final JdbcClient db;
     private final JdbcTemplate batch;
@@ -66,6 +71,43 @@ public class Ledger {
                 .param(assessment)
                 .query((row, n) -> mark(row))
                 .list());
+    }
+
+    /** The current marks of some items only. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Map<String, LedgerMark>> current(UUID assessment, Set<String> items) {
+        if (items.isEmpty()) {
+            return Map.of();
+        }
+        return byAttempt(db.sql("select" + FIELDS + """
+                        from attempt x cross join lateral (
+                          select distinct on (item) * from mark where attempt_id = x.id and item in (:items)
+                          order by item, seq desc) m
+                        left join person q on q.id = m.person_id where x.assessment_id = :assessment""")
+                .param("items", items)
+                .param("assessment", assessment)
+                .query((row, n) -> mark(row))
+                .list());
+    }
+
+    /** State and credit of all current marks, for adding up: many are read at once, and their reasons are not. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Map<String, Mark>> credits(UUID assessment) {
+        Map<UUID, Map<String, Mark>> all = new HashMap<>();
+        Map<String, Mark> known = new HashMap<>();
+        db.sql("""
+                        select m.attempt_id, m.item, m.state, m.credit from attempt x cross join lateral (
+                          select distinct on (item) attempt_id, item, state, credit from mark
+                          where attempt_id = x.id order by item, seq desc) m
+                        where x.assessment_id = ?""").param(assessment).query((ResultSet row) -> {
+            String state = row.getString(3);
+            String credit = row.getString(4);
+            Mark mark = known.computeIfAbsent(
+                    state + credit, k -> new Mark(State.valueOf(state), Fraction.exactly(credit), UNTOLD));
+            all.computeIfAbsent(row.getObject(1, UUID.class), a -> new HashMap<>())
+                    .put(row.getString(2), mark);
+        });
+        return all;
     }
 
     @Transactional(readOnly = true)

@@ -4,14 +4,17 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.effect.Effect;
 import org.scholion.core.item.Item;
 import org.scholion.core.score.Mark;
+import org.scholion.core.score.Ruling;
 import org.scholion.core.score.State;
 import org.scholion.core.total.Outcome;
 import org.scholion.server.key.Assessments;
@@ -118,9 +121,8 @@ public class Regrading {
                     "The key has changed meanwhile. Look at the effect again; nothing was changed.");
         }
         List<Attempt> in = attempts.in(assessment, null);
-        Map<UUID, Map<String, LedgerMark>> current = ledger.current(assessment);
-        Map<UUID, Map<String, Mark>> before = Standings.plain(current);
-        List<LedgerMark> moved = moved(candidate, in, current);
+        Map<UUID, Map<String, Mark>> before = ledger.credits(assessment);
+        List<LedgerMark> moved = moved(candidate, in, changed(latest, candidate));
         Map<UUID, Map<String, Mark>> after = new HashMap<>();
         before.forEach((attempt, marks) -> after.put(attempt, new HashMap<>(marks)));
         moved.forEach(
@@ -150,14 +152,37 @@ public class Regrading {
         return asked;
     }
 
-    private List<LedgerMark> moved(Edition candidate, List<Attempt> in, Map<UUID, Map<String, LedgerMark>> current) {
-        Map<UUID, Map<String, JsonNode>> responses = attempts.responses(candidate.assessmentId());
+    /** The items that score otherwise than in the latest edition; the others keep their marks without being asked. */
+    private static Set<String> changed(Edition latest, Edition candidate) {
+        Set<String> changed = new HashSet<>();
+        for (Item item : candidate.items()) {
+            boolean same =
+                    latest.assessment().item(item.id()).filter(item::equals).isPresent()
+                            && rulings(latest, item).equals(rulings(candidate, item));
+            if (!same) {
+                changed.add(item.id());
+            }
+        }
+        return changed;
+    }
+
+    private static List<Ruling> rulings(Edition edition, Item item) {
+        return edition.rulings().stream()
+                .filter(r -> r.item().equals(item.id()))
+                .toList();
+    }
+
+    private List<LedgerMark> moved(Edition candidate, List<Attempt> in, Set<String> changed) {
+        Map<UUID, Map<String, JsonNode>> responses = attempts.responses(candidate.assessmentId(), changed);
+        Map<UUID, Map<String, LedgerMark>> current = ledger.current(candidate.assessmentId(), changed);
+        List<Item> items =
+                candidate.items().stream().filter(i -> changed.contains(i.id())).toList();
         Instant now = clock.instant();
         List<LedgerMark> moved = new ArrayList<>();
         for (Attempt attempt : in) {
             Map<String, JsonNode> said = responses.getOrDefault(attempt.id(), Map.of());
             Map<String, LedgerMark> marks = current.getOrDefault(attempt.id(), Map.of());
-            for (Item item : candidate.items()) {
+            for (Item item : items) {
                 LedgerMark was = marks.get(item.id());
                 if (was != null && (was.byPerson() || was.mark().state() == State.EXCUSED)) {
                     continue;
