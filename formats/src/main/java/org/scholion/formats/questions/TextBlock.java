@@ -200,7 +200,7 @@ final class TextBlock {
     private void number(ObjectNode item) {
         ArrayNode accept = item.putArray("accept");
         for (String entry : right) {
-            TextNumber.read(entry.substring(1).strip(), accept, item);
+            TextNumber.read(entry.replaceFirst("^=\\s*", ""), accept, item);
         }
     }
 
