@@ -31,7 +31,6 @@ export function LetterRow({
       tabIndex={-1}
       aria-selected={here}
       className={`flex min-h-11 items-center gap-3 border-r border-b border-rule pr-3 ${here ? "border-l-3 border-l-by-rule bg-by-rule-wash pl-[13px]" : "pl-4"}`}
-      aria-label={`${number}: ${keyInShort(item) || t("no key yet")}`}
       // A click on a letter writes it; anywhere else in the row it only goes there.
       onClick={(e) => {
         const letter = (e.target as HTMLElement).dataset.letter;
@@ -42,6 +41,9 @@ export function LetterRow({
     >
       <span className="w-6 font-semibold">{number}</span>
       <span className="min-w-24 flex-1">
+        {rowKind(item) === "letters" && (
+          <span className="sr-only">{keyInShort(item) || t("no key yet")}</span>
+        )}
         <Answer item={item} />
       </span>
       <span className="w-20 truncate text-small text-standard">{codes(item)}</span>
@@ -54,7 +56,7 @@ function Answer({ item }: { item: Item }) {
   switch (rowKind(item)) {
     case "letters":
       return (
-        <span className="flex">
+        <span className="flex" aria-hidden="true">
           {item.options?.map((o) => {
             const on = item.key?.includes(o.id);
             return (

@@ -31,7 +31,7 @@ public final class Drawing {
 
     /** The ids drawn with this seed, in the order of the pool; fewer quotas than asked where they exclude each other. */
     public Set<String> with(long seed) {
-        Random random = new Random(seed);
+        Random random = Chance.of(seed);
         List<Draw.Candidate> mixed = new ArrayList<>(pool);
         Collections.shuffle(mixed, random);
         List<Draw.Candidate> taken = new ArrayList<>();

@@ -9,6 +9,7 @@ import java.util.Objects;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.LongStream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.scholion.core.number.Fraction;
@@ -42,6 +43,17 @@ class DrawingPropertiesTest {
             }
         }
         return new Draw("d", take, quotas, Fraction.of(random.nextInt(101), 100), Draw.Each.STUDENT);
+    }
+
+    @Test
+    void neighbouring_seeds_draw_one_of_two_about_equally_often() {
+        List<Draw.Candidate> two =
+                List.of(new Draw.Candidate("a", Set.of(), null), new Draw.Candidate("b", Set.of(), null));
+        Drawing drawing = new Drawing(new Draw("d", 1, List.of(), null, Draw.Each.STUDENT), two);
+        long first = LongStream.range(0, 200)
+                .filter(s -> drawing.with(s).contains("a"))
+                .count();
+        assertThat(first).isBetween(70L, 130L);
     }
 
     @ParameterizedTest

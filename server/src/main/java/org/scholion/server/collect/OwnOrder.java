@@ -3,8 +3,8 @@ package org.scholion.server.collect;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Random;
 import java.util.Set;
+import org.scholion.core.draw.Chance;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.Item;
 import org.scholion.formats.assessment.AssessmentFile;
@@ -15,7 +15,7 @@ import org.scholion.server.collect.PaperItem.PaperOption;
 record OwnOrder(AssessmentFile file, long seed, Set<String> leftOut) {
 
     List<Item> items() {
-        return PaperOrder.shuffled(file, new Random(seed), file.layout().shuffleItems()).stream()
+        return PaperOrder.shuffled(file, Chance.of(seed), file.layout().shuffleItems()).stream()
                 .filter(i -> !leftOut.contains(i.id()))
                 .toList();
     }
@@ -29,7 +29,7 @@ record OwnOrder(AssessmentFile file, long seed, Set<String> leftOut) {
         List<String> last = file.particulars(item.id()).last();
         List<PaperOption> mixed = new ArrayList<>(
                 options.stream().filter(o -> !last.contains(o.id())).toList());
-        Collections.shuffle(mixed, new Random(seed ^ item.id().hashCode()));
+        Collections.shuffle(mixed, Chance.of(seed ^ item.id().hashCode()));
         options.stream().filter(o -> last.contains(o.id())).forEach(mixed::add);
         return mixed;
     }

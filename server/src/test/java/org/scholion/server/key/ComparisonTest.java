@@ -88,7 +88,8 @@ class ComparisonTest {
     void items_that_come_go_or_change_places_are_told_once() {
         String q2 = KEY.substring(KEY.indexOf("{\"id\": \"q2\""), KEY.indexOf("{\"id\": \"q3\""));
         assertThat(words(q2, "")).containsExactly("is taken out (was question 2)");
-        assertThat(words("\"id\": \"q3\"", "\"id\": \"q9\"")).contains("3 is new: “Match.”", "is taken out (was question 3)");
+        assertThat(words("\"id\": \"q3\"", "\"id\": \"q9\""))
+                .contains("3 is new: “Match.”", "is taken out (was question 3)");
         String turned = KEY.replace(q2, "").replace("{\"id\": \"p\"", q2 + "{\"id\": \"p\"");
         assertThat(Comparison.of(Json.read(KEY), Json.read(turned)))
                 .extracting(Comparison.Difference::words)
@@ -100,7 +101,8 @@ class ComparisonTest {
         String image = "<p>Which <em>knot</em>?</p><img src=\\\"/api/files/%s\\\" alt=\\\"x\\\">";
         String with = KEY.replace("<p>Which <em>knot</em>?</p>", image.formatted("a"));
         String other = KEY.replace("<p>Which <em>knot</em>?</p>", image.formatted("b"));
-        assertThat(Comparison.of(Json.read(with), Json.read(other)).get(0).asksOtherwise()).isTrue();
+        assertThat(Comparison.of(Json.read(with), Json.read(other)).get(0).asksOtherwise())
+                .isTrue();
     }
 
     @Test

@@ -29,7 +29,9 @@ class NewIdsTest {
                         Json.read("{\"id\": \"q1\", \"kind\": \"passage\"}"),
                         Json.read("{\"id\": \"q2\", \"kind\": \"choice\", \"stem\": \"q1\"}"),
                         Json.read("{\"id\": \"q3\", \"kind\": \"open\", \"reasonFor\": \"q2\"}")));
-        assertThat(draft.path("items").get(1).has("part")).as("a passage stands in no part").isFalse();
+        assertThat(draft.path("items").get(1).has("part"))
+                .as("a passage stands in no part")
+                .isFalse();
         assertThat(draft.path("items").get(2).path("stem").asString("")).isEqualTo("q2");
         assertThat(draft.path("items").get(2).path("part").asString("")).isEqualTo("B");
         assertThat(draft.path("items").get(3).path("reasonFor").asString(""))
@@ -39,6 +41,7 @@ class NewIdsTest {
     @Test
     void an_item_without_an_id_gets_one_and_an_empty_key_begins() {
         ObjectNode draft = draft("{}");
-        assertThat(NewIds.append(draft, List.of(Json.read("{\"kind\": \"open\"}")))).containsExactly("q1");
+        assertThat(NewIds.append(draft, List.of(Json.read("{\"kind\": \"open\"}"))))
+                .containsExactly("q1");
     }
 }

@@ -44,7 +44,8 @@ class PaperSumsTest {
         assertThat(sums.parts().get(0).points()).isEqualTo("2/3");
         assertThat(sums.parts().get(0).items()).isEqualTo(2);
         assertThat(sums.weights()).isEqualTo("100");
-        assertThat(of("{\"items\": [], \"parts\": [{\"id\": \"A\"}]}").weights()).isNull();
+        assertThat(of("{\"items\": [], \"parts\": [{\"id\": \"A\"}]}").weights())
+                .isNull();
     }
 
     @Test

@@ -39,7 +39,15 @@ class FileTypeTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"<svg onload=x()>", "<html><script>", "MZ executable", "PK zip archive", "RIFF....AVI ", "just words here"})
+    @ValueSource(
+            strings = {
+                "<svg onload=x()>",
+                "<html><script>",
+                "MZ executable",
+                "PK zip archive",
+                "RIFF....AVI ",
+                "just words here"
+            })
     void anything_else_is_not_taken(String head) {
         assertThat(FileType.of(bytes(head))).isEmpty();
     }

@@ -5,8 +5,8 @@ import java.util.Base64;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
-import java.util.Random;
 import java.util.function.Function;
+import org.scholion.core.draw.Chance;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.PassageItem;
@@ -82,7 +82,7 @@ public final class PaperPage {
     }
 
     private List<Item> order() {
-        return version == 0 ? file.assessment().items() : PaperOrder.shuffled(file, new Random(version), true);
+        return version == 0 ? file.assessment().items() : PaperOrder.shuffled(file, Chance.of(version), true);
     }
 
     private List<ChoiceItem.Option> options(Item item) {
@@ -95,7 +95,7 @@ public final class PaperPage {
         List<String> last = file.particulars(item.id()).last();
         List<ChoiceItem.Option> mixed = new ArrayList<>(
                 choice.options().stream().filter(o -> !last.contains(o.id())).toList());
-        Collections.shuffle(mixed, new Random(version * 31L + item.id().hashCode()));
+        Collections.shuffle(mixed, Chance.of(version * 31L + item.id().hashCode()));
         choice.options().stream().filter(o -> last.contains(o.id())).forEach(mixed::add);
         return mixed;
     }
