@@ -1,8 +1,10 @@
 import type { ReactNode } from "react";
 import type { Schemas } from "../api/client";
+import { withoutPlaces } from "../stops/key/kinds/blanks";
 import { t } from "../text";
 import { percent, points } from "../text/figures";
 import { Mark } from "./Mark";
+import { Rich } from "./Rich";
 
 type Result = Schemas["StudentResult"];
 
@@ -43,7 +45,7 @@ export function ResultPage({
           >
             <strong>{item.number}</strong>
             <div className="min-w-0">
-              <p className="text-soft">{item.prompt}</p>
+              <p className="text-soft">{withoutPlaces(item.prompt)}</p>
               {item.answer !== null && (
                 <p className="font-script text-words break-words whitespace-pre-wrap">
                   {item.answer || <span className="text-soft">{t("no answer")}</span>}
@@ -61,6 +63,7 @@ export function ResultPage({
                   <p className="text-small text-soft">{who(item.mark)}</p>
                 </>
               )}
+              {item.feedback && <Rich html={item.feedback} className="font-script text-small" />}
               {item.key !== null && (
                 <p className="text-small">
                   {t("right answer:")} <span className="font-script">{item.key}</span>

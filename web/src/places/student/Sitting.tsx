@@ -5,6 +5,7 @@ import { api, ok, type Schemas } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { useKeys } from "../../parts/Keys";
 import { Loaded, Trouble } from "../../parts/States";
+import { fileUrl } from "../../parts/upload";
 import { t } from "../../text";
 import { pointsInWords, stretch } from "../../text/figures";
 import { AnswerField } from "./AnswerField";
@@ -99,6 +100,22 @@ function Taking({ paper }: { paper: Paper }) {
           <h1 className="truncate font-script text-words font-semibold">{paper.title}</h1>
           <TimeLeft deadline={paper.deadline} />
         </div>
+        {paper.questions.length > 0 && (
+          <p className="mt-1 text-small">
+            {t("The questions:")}{" "}
+            {paper.questions.map((q) => (
+              <a
+                key={q.file}
+                className="mr-3 underline"
+                href={fileUrl(q.file)}
+                target="_blank"
+                rel="noreferrer"
+              >
+                {q.name || t("open")}
+              </a>
+            ))}
+          </p>
+        )}
         <Progress pages={pages} said={said} at={at} onGo={go} />
       </header>
       <main id="page" className="flex-1 px-4 py-5">

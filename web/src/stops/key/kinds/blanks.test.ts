@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { newItem } from "../definition";
-import { exchangeable, pieces, withBlanks } from "./blanks";
+import { exchangeable, pieces, withBlanks, withoutPlaces } from "./blanks";
 
 describe("blanks written in the sentence", () => {
   const typed = withBlanks(newItem("blanks", []), "After high water the stream [ebb|ebbs] until [slack].");
@@ -21,6 +21,9 @@ describe("blanks written in the sentence", () => {
   });
   it("cut the sentence where they stand, and leave other braces alone", () => {
     expect(pieces("a {b1} b {x}", ["b1"])).toEqual(["a ", { blank: "b1" }, " b {x}"]);
+  });
+  it("are lines where nothing is filled in", () => {
+    expect(withoutPlaces("The stream {b1} at {b12} {x}.")).toBe("The stream ____ at ____ {x}.");
   });
   it("may change places when they are of one kind and weight", () => {
     expect(exchangeable(typed)).toEqual(["b1", "b2"]);

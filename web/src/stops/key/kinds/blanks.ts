@@ -3,6 +3,9 @@ import { freeId, type Item } from "../definition";
 /** The places of the blanks in a sentence, such as {b1}. */
 export const PLACE = /\{([A-Za-z0-9_-]+)\}/g;
 
+/** A sentence with its blanks as lines, for where nothing is filled in. */
+export const withoutPlaces = (prompt: string) => prompt.replace(/\{b\d+\}/g, "____");
+
 /** A sentence cut at its blanks: texts, and ids of blanks that are there. */
 export function pieces(prompt: string, ids: string[]): (string | { blank: string })[] {
   const cut: (string | { blank: string })[] = [];

@@ -19,6 +19,7 @@ import {
 } from "../definition";
 import type { KeyPage } from "../Key";
 import { Saving } from "../KeyMargin";
+import { withoutPlaces } from "../kinds/blanks";
 import { usePaperSums } from "../usePaperSums";
 import { Bands } from "./Bands";
 import { Draws } from "./Draws";
@@ -291,7 +292,7 @@ function Group({
             }}
           >
             {item.stem && <span aria-hidden="true">↳ </span>}
-            {item.prompt || keyInShort(item) || item.id}
+            {withoutPlaces(item.prompt ?? "") || keyInShort(item) || item.id}
           </button>
           <span className="text-small text-soft">{t(kindName(item))}</span>
           {parts.length > 1 && onPart && (

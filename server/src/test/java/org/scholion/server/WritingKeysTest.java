@@ -323,6 +323,30 @@ class WritingKeysTest {
     }
 
     @Test
+    void feedback_for_right_and_wrong_comes_back_with_the_result(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Feedback");
+        ObjectNode draft = Lesson.definition("Feedback").asObject();
+        draft.get("items")
+                .get(0)
+                .asObject()
+                .putObject("feedback")
+                .put("right", "<p>Yes.</p>")
+                .put("wrong", "<p>Look at the <em>moon</em>.</p>");
+        lesson.teacher.put(lesson.path("/key"), change(draft, 1)).ok();
+        lesson.giveOut("A").ok();
+        lesson.sits("Noor Haddix", List.of("b"), "bowline", "10 nmi", null);
+        Map<String, Object> sees = Map.of("score", true, "marks", true, "answers", true, "notes", true, "keys", false);
+        JsonNode page = lesson.teacher
+                .post(
+                        "/api/attempts/" + lesson.attempt("Noor Haddix") + "/result/preview",
+                        Map.of("sees", sees, "messages", List.of()))
+                .ok();
+        assertThat(page.get("items").get(0).get("feedback").stringValue())
+                .isEqualTo("<p>Look at the <em>moon</em>.</p>");
+        assertThat(page.get("items").get(1).has("feedback")).isFalse();
+    }
+
+    @Test
     void paper_and_key_print_as_pdf(Scholion.Running school) {
         Lesson lesson = Lesson.written(school, "Print");
         for (String which : List.of("?answers=false", "?answers=true&version=2")) {

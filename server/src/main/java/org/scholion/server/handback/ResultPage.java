@@ -12,6 +12,7 @@ import org.scholion.core.item.NumberItem;
 import org.scholion.core.item.TextItem;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.reason.Words;
+import org.scholion.formats.rich.RichText;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
@@ -81,6 +82,10 @@ public class ResultPage {
         Edition seen = editions.numbered(attempt.assessment(), attempt.edition());
         List<StudentResult.ResultItem> items = new ArrayList<>();
         for (Item item : edition.items()) {
+            // What was not drawn was never asked.
+            if (attempt.leftOut().contains(item.id())) {
+                continue;
+            }
             items.add(item(edition, seen, item, responses, marks.get(item.id()), sees));
         }
         boolean score = sees.score();
@@ -113,7 +118,18 @@ public class ResultPage {
                 sees.answers() ? Shown.of(asSeen, Attempts.answer(asSeen, responses)) : null,
                 sees.marks() && mark != null ? mark(item, mark, sees) : null,
                 sees.notes() && mark != null ? mark.comment() : "",
-                sees.keys() ? key(item) : null);
+                sees.keys() ? key(item) : null,
+                sees.notes() ? feedback(edition, item, mark) : null);
+    }
+
+    /** What the key says to whoever was right, partly right or wrong. */
+    private static @Nullable String feedback(Edition edition, Item item, @Nullable LedgerMark mark) {
+        if (mark == null || mark.mark().state().isUndecided()) {
+            return null;
+        }
+        String said =
+                edition.file().particulars(item.id()).feedback().at(mark.mark().credit());
+        return said == null ? null : RichText.clean(said);
     }
 
     private static StudentResult.ResultMark mark(Item item, LedgerMark m, Sees sees) {

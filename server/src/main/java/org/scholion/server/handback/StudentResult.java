@@ -1,5 +1,6 @@
 package org.scholion.server.handback;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -27,6 +28,7 @@ public record StudentResult(
      * @param answer what the student said; null when answers are not shown
      * @param mark null when marks are not shown
      * @param key the right answer in words; null when keys are not shown
+     * @param feedback what the key says for this mark; left out where nothing is, as in results from before there was any
      */
     public record ResultItem(
             String item,
@@ -35,7 +37,10 @@ public record StudentResult(
             @Nullable String answer,
             @Nullable ResultMark mark,
             String comment,
-            @Nullable String key) {}
+            @Nullable String key,
+
+            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
+            String feedback) {}
 
     /** A mark as a student sees it: with its reason and who decided. */
     public record ResultMark(
