@@ -1,9 +1,8 @@
 import { type KeyboardEvent, useRef, useState } from "react";
 import type { Schemas } from "../../api/client";
 import { fileUrl } from "../../parts/upload";
+import { fixed } from "../../stops/key/kinds/regions";
 import { t } from "../../text";
-
-const fixed = (n: number) => String(Math.round(Math.min(1, Math.max(0, n)) * 10_000) / 10_000);
 
 /** Places shown on a picture: a click or a touch sets one; from the keyboard the arrows move a cross and Enter sets it. */
 export function SpotAnswer({

@@ -42,7 +42,6 @@ class AccessTest {
             "POST /api/files",
             "GET /api/files/{file}",
             "POST /api/bank/find",
-            "POST /api/bank/alike",
             "GET /api/bank/twins",
             "GET /api/bank/folders",
             "POST /api/bank/folders",

@@ -5,11 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.scholion.server.person.People;
+import org.scholion.server.platform.Me;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.Visitor;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 
 /** The bank: kept, found, versioned, shared, put into papers; frameworks and the way from one to the next. */
@@ -200,6 +204,31 @@ class BankTest {
                         .ok())
                 .isEmpty();
         assertThat(prompts(find(aud, "code", "KN.1"))).containsExactly("Which bend joins two hawsers?");
+    }
+
+    @Test
+    void a_paper_shared_only_to_use_is_not_carried_over_by_the_one_it_is_shared_with(
+            Scholion.Running school, JdbcClient db, People people) {
+        Lesson lesson = Lesson.written(school, "Shared to use");
+        lesson.giveOut("A").ok();
+        UUID schoolId = db.sql("select id from school").query(UUID.class).single();
+        String name = "Elsewhere" + System.nanoTime();
+        people.add(schoolId, new People.NewPerson(Me.Role.TEACHER, "Runa", name, null, null, name), null);
+        UUID runaId = db.sql("select id from person where family = ?")
+                .param(name)
+                .query(UUID.class)
+                .single();
+        Visitor runa = school.as("Runa " + name);
+        lesson.teacher
+                .put("/api/shares/ASSESSMENT/" + lesson.id + "/" + runaId, Map.of("mayEdit", false))
+                .ok();
+        runa.get("/api/assessments/" + lesson.id + "/key").ok();
+        String older = framework(runa, "Hitches", "1", "H1", "Ties hitches");
+        String newer = framework(runa, "Hitches", "2", "HT.1", "Ties working hitches");
+        runa.post(
+                        "/api/crosswalks/" + older + "/" + newer + "/outdated",
+                        Map.of("items", List.of(Map.of("assessment", lesson.id, "item", "q1"))))
+                .isRefused(404);
     }
 
     private static String framework(Visitor who, String title, String version, String code, String text) {

@@ -65,16 +65,9 @@ class BankController {
     record BankItemView(
             List<BankItems.BankVersion> versions, List<InUse.UseFigures> uses, List<BankSearch.Alike> alike) {}
 
-    record AlikeTo(String prompt) {}
-
     @PostMapping("/find")
     BankSearch.BankFound find(@AuthenticationPrincipal Me me, @RequestBody BankSearch.Wanted wanted) {
         return search.find(me, wanted);
-    }
-
-    @PostMapping("/alike")
-    List<BankSearch.Alike> alike(@AuthenticationPrincipal Me me, @RequestBody AlikeTo to) {
-        return search.alike(me, to.prompt(), null);
     }
 
     @GetMapping("/twins")

@@ -3,6 +3,7 @@ package org.scholion.server.crosswalk;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -11,6 +12,7 @@ import org.scholion.core.item.Alignment;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.standard.Crosswalk;
 import org.scholion.core.standard.Framework;
+import org.scholion.server.access.Access;
 import org.scholion.server.bank.BankItems;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.key.Editions;
@@ -36,6 +38,7 @@ class OutdatedTags {
     private final Editions editions;
     private final Regrading regrading;
     private final BankItems bank;
+    private final Access access;
 
     OutdatedTags(
             JdbcClient db,
@@ -44,7 +47,8 @@ class OutdatedTags {
             Assessments assessments,
             Editions editions,
             Regrading regrading,
-            BankItems bank) {
+            BankItems bank,
+            Access access) {
         this.db = db;
         this.crosswalks = crosswalks;
         this.frameworks = frameworks;
@@ -52,6 +56,7 @@ class OutdatedTags {
         this.editions = editions;
         this.regrading = regrading;
         this.bank = bank;
+        this.access = access;
     }
 
     /**
@@ -144,7 +149,7 @@ class OutdatedTags {
         Crosswalk crosswalk = crosswalks.links(older, newer);
         taken.stream()
                 .map(TagTaken::assessment)
-                .filter(java.util.Objects::nonNull)
+                .filter(Objects::nonNull)
                 .distinct()
                 .forEach(id -> inPaper(me, id, items(taken, id), old, crosswalk));
         items(taken, null).forEach(id -> inBank(me, UUID.fromString(id), old, crosswalk));
@@ -153,12 +158,13 @@ class OutdatedTags {
 
     private static Set<String> items(List<TagTaken> taken, @Nullable UUID assessment) {
         return taken.stream()
-                .filter(t -> java.util.Objects.equals(t.assessment(), assessment))
+                .filter(t -> Objects.equals(t.assessment(), assessment))
                 .map(TagTaken::item)
                 .collect(Collectors.toSet());
     }
 
     private void inPaper(Me me, UUID id, Set<String> items, Set<String> old, Crosswalk crosswalk) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, id);
         Assessments.KeyView key = assessments.key(me, id);
         ObjectNode draft = JsonColumn.node(key.definition()).deepCopy().asObject();
         draft.path("items").forEach(i -> {

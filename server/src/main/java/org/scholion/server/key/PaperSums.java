@@ -125,10 +125,12 @@ record PaperSums(
     private static List<Covered> covered(List<JsonNode> items, List<Framework> frameworks) {
         List<Covered> covered = new ArrayList<>();
         for (Framework framework : frameworks) {
+            Map<String, List<JsonNode>> byCode = new LinkedHashMap<>();
+            items.forEach(i -> ItemCodes.withAbove(i, List.of(framework))
+                    .forEach(c ->
+                            byCode.computeIfAbsent(c, x -> new ArrayList<>()).add(i)));
             for (Framework.Standard s : framework.standards()) {
-                List<JsonNode> on = items.stream()
-                        .filter(i -> ItemCodes.withAbove(i, List.of(framework)).contains(s.code()))
-                        .toList();
+                List<JsonNode> on = byCode.getOrDefault(s.code(), List.of());
                 covered.add(new Covered(
                         s.code(),
                         s.text(),
