@@ -11,10 +11,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.openqa.selenium.By;
+import org.openqa.selenium.ElementClickInterceptedException;
+import org.openqa.selenium.ElementNotInteractableException;
 import org.openqa.selenium.JavascriptExecutor;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.TimeoutException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
@@ -143,18 +146,36 @@ final class Browser implements AutoCloseable {
     WebElement field(String label) {
         By by = By.xpath("//*[@aria-label=\"" + label + "\"] | //*[@id=//label[contains(normalize-space(.), \"" + label
                 + "\")]/@for]");
-        waitUntil(() -> driver.findElements(by).stream().anyMatch(WebElement::isDisplayed), "field " + label);
-        return driver.findElements(by).stream()
-                .filter(WebElement::isDisplayed)
-                .findFirst()
-                .orElseThrow();
+        WebElement[] found = new WebElement[1];
+        waitUntil(
+                () -> {
+                    found[0] = driver.findElements(by).stream()
+                            .filter(WebElement::isDisplayed)
+                            .findFirst()
+                            .orElse(null);
+                    return found[0] != null;
+                },
+                "field " + label);
+        return found[0];
     }
 
+    /** Types into a field, over what stands in it; again, if the page has put another in its place meanwhile. */
     Browser type(String label, String text) {
-        WebElement field = field(label);
-        field.sendKeys(Keys.chord(Keys.CONTROL, "a"), Keys.DELETE);
-        field.sendKeys(text);
+        waitUntil(
+                () -> {
+                    WebElement field = field(label);
+                    field.sendKeys(Keys.chord(Keys.CONTROL, "a"), Keys.DELETE);
+                    field.sendKeys(text);
+                    return true;
+                },
+                "typing into " + label);
         return this;
+    }
+
+    /** Types what a new item asks, once its empty editor has taken the place of the one before. */
+    Browser asks(String text) {
+        waitUntil(() -> field("What is asked").getText().isBlank(), "an empty item");
+        return type("What is asked", text);
     }
 
     /** Presses keys on the page, where no field has the focus. */
@@ -247,10 +268,10 @@ final class Browser implements AutoCloseable {
         try {
             new WebDriverWait(driver, PATIENCE, Duration.ofMillis(100))
                     .ignoring(StaleElementReferenceException.class)
-                    .ignoring(org.openqa.selenium.ElementNotInteractableException.class)
-                    .ignoring(org.openqa.selenium.ElementClickInterceptedException.class)
+                    .ignoring(ElementNotInteractableException.class)
+                    .ignoring(ElementClickInterceptedException.class)
                     .until(d -> check.holds());
-        } catch (org.openqa.selenium.TimeoutException e) {
+        } catch (TimeoutException e) {
             throw new AssertionError("waited in vain for " + what + " at " + driver.getCurrentUrl() + "\n" + text(), e);
         }
     }

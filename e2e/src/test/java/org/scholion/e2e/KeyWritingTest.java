@@ -78,7 +78,7 @@ class KeyWritingTest {
         String paper = empty(school, "Every kind");
         try (Browser aud = new Browser(school.address(), 1280, 800)) {
             aud.signIn("Aud Meller").open(paper + "/key").sees("Your items will stand here.");
-            aud.press("t").type("What is asked", "Which knot?");
+            aud.press("t").asks("Which knot?");
             aud.field("another accepted text").sendKeys("bowline", Keys.ENTER);
             aud.field("Your answer").sendKeys("the Bowlin");
             aud.sees("● 1 of 1").field("Your answer").sendKeys(Keys.ENTER);
@@ -88,26 +88,24 @@ class KeyWritingTest {
             new Select(aud.field("how it is compared")).selectByVisibleText("text");
             aud.seesNot("was to get 1 of the points");
 
-            aud.press("n").type("What is asked", "How far?").clickButton("type the value");
+            aud.press("n").asks("How far?").clickButton("type the value");
             aud.field("value").sendKeys("3*4/8");
             aud.sees("This comes to").clickButton("1.5").field("Your answer").sendKeys("1.5");
             aud.sees("● 1 of 1");
 
-            aud.press("b")
-                    .type("What is asked", "The stream [ebbs] at [=2] knots.")
-                    .sees("{b1}");
+            aud.press("b").asks("The stream [ebbs] at [=2] knots.").sees("{b1}");
             aud.field("Blank 1").sendKeys("ebb");
             aud.field("Blank 2").sendKeys("2");
             aud.sees("of 2");
 
-            aud.press("m").type("What is asked", "Which light?");
+            aud.press("m").asks("Which light?");
             aud.field("another thing to match").sendKeys("port", Keys.ENTER, "starboard", Keys.ENTER);
             aud.field("another thing to match with").sendKeys("red", Keys.ENTER, "green", Keys.ENTER);
             new Select(aud.field("port belongs to")).selectByVisibleText("red");
             new Select(aud.field("starboard belongs to")).selectByVisibleText("green");
             aud.sees("2 pairs").sees("Each of the 2 right pairs adds a share.");
 
-            aud.press("r").type("What is asked", "In which order?");
+            aud.press("r").asks("In which order?");
             aud.field("another step").sendKeys("two", Keys.ENTER, "one", Keys.ENTER);
             aud.focus("move one")
                     .keys(Keys.SPACE, Keys.ARROW_UP)
@@ -116,10 +114,10 @@ class KeyWritingTest {
                     .pause();
             assertThat(aud.field("step 1").getAttribute("value")).isEqualTo("one");
 
-            aud.press("s").type("What is asked", "Put it right.").type("The faulty sentence", "We was off.");
+            aud.press("s").asks("Put it right.").type("The faulty sentence", "We was off.");
             aud.clickButton("begin from the faulty sentence").type("a right sentence", "We were off.");
 
-            aud.press("f").type("What is asked", "Multiply out.");
+            aud.press("f").asks("Multiply out.");
             aud.field("another accepted formula").sendKeys("(x+1)^2", Keys.ENTER);
             aud.sees("This comes to")
                     .clickButton("x^2 + 2x + 1")
@@ -127,13 +125,13 @@ class KeyWritingTest {
                     .sendKeys("1+x^2+2x");
             aud.sees("● 1 of 1");
 
-            aud.press("w").type("What is asked", "Solve.");
+            aud.press("w").asks("Solve.");
             aud.field("the line to start from").sendKeys("2(x+3) = 10");
             aud.sees("This comes to").clickButton("x = 2").sees("Accepted ends");
             aud.field("Your working, a line for each step").sendKeys("x + 3 = 5", Keys.ENTER, "x = 2");
             aud.sees("● 2 of 2");
 
-            aud.press("p").type("What is asked", "Show the ledge.").choose(sketch());
+            aud.press("p").asks("Show the ledge.").choose(sketch());
             aud.type("What the picture shows, for whoever cannot see it", "A ledge.");
             aud.focus("picture to draw on: A ledge.")
                     .keys(Keys.ENTER, Keys.ARROW_RIGHT, Keys.ARROW_RIGHT, Keys.ARROW_RIGHT);
@@ -165,13 +163,13 @@ class KeyWritingTest {
         String paper = empty(school, "By mouse");
         try (Browser aud = new Browser(school.address(), 1280, 1000)) {
             aud.signIn("Aud Meller").open(paper + "/key").clickButton("on a picture");
-            aud.type("What is asked", "Show it.").choose(sketch());
+            aud.asks("Show it.").choose(sketch());
             aud.type("What the picture shows, for whoever cannot see it", "A ledge.");
             new Select(aud.field("draw a")).selectByVisibleText("rectangle");
             aud.drag(aud.field("picture to draw on: A ledge."), -60, -30, 60, 30)
                     .sees("1 place")
                     .sees("rectangle");
-            aud.clickButton("matching").type("What is asked", "Match.");
+            aud.clickButton("matching").asks("Match.");
             aud.field("another thing to match").sendKeys("port", Keys.ENTER);
             aud.field("another thing to match with").sendKeys("red", Keys.ENTER);
             aud.dragTo("[title='drag red']", "[aria-label='what is matched']").sees("1 pair");

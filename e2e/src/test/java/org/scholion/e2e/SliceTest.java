@@ -33,14 +33,14 @@ class SliceTest {
         aud.press("k").type("What is it called?", "Knots at night").clickButton("Write its key");
         aud.sees("Your items will stand here.");
         aud.press("c");
-        aud.type("What is asked", "When is the range of the tide greatest?");
+        aud.asks("When is the range of the tide greatest?");
         aud.type("text of option A", "At springs").type("text of option B", "At neaps");
         aud.type("text of option C", "At slack water").type("text of option D", "Never");
         aud.clickLabelled("option A is right").sees("“At springs” earns full points");
         aud.click("label", "At neaps").sees("chose “At neaps”, not “At springs”");
 
         aud.press("t");
-        aud.type("What is asked", "Name the knot that makes a fixed loop.");
+        aud.asks("Name the knot that makes a fixed loop.");
         aud.field("another accepted text").sendKeys("bowline", Keys.ENTER);
         aud.type("Points", "2").field("Your answer").sendKeys("the Bowlin");
         aud.sees("one typing slip from “bowline”");
@@ -48,13 +48,13 @@ class SliceTest {
         aud.sees("Examples, checked again");
 
         aud.press("n");
-        aud.type("What is asked", "How far is 2 h at 5 kn?").clickButton("type the value");
+        aud.asks("How far is 2 h at 5 kn?").clickButton("type the value");
         aud.type("value", "10").type("tolerance, such as 0.1 or 2%", "0.1").type("Unit (none: a bare number)", "nmi");
         aud.field("Your answer").sendKeys("18.52 km");
         aud.sees("10 is within 10 ± 0.1 (typed as 18.52 km)");
 
         aud.press("o");
-        aud.type("What is asked", "Why does the stream run?").type("Criterion", "Reasoning");
+        aud.asks("Why does the stream run?").type("Criterion", "Reasoning");
         aud.type("what level 0 means", "no cause")
                 .type("what level 1 means", "a cause")
                 .type("what level 2 means", "a chain");
