@@ -1,4 +1,4 @@
-import type { InputHTMLAttributes, ReactNode, TextareaHTMLAttributes } from "react";
+import type { ComponentProps, InputHTMLAttributes, ReactNode, TextareaHTMLAttributes } from "react";
 import { useId } from "react";
 
 const BOX = "rounded-corner border border-rule-strong bg-sheet px-2 py-1 font-script text-words text-ink";
@@ -20,6 +20,31 @@ export function Field({
       <input id={id} className={`${BOX} w-full`} aria-invalid={fault ? true : undefined} {...rest} />
       {fault && <FaultLine>{fault}</FaultLine>}
     </div>
+  );
+}
+
+/** What of something typed is a whole number; none where there is no digit. */
+export function whole(typed: string): number | undefined {
+  const digits = typed.replace(/\D/g, "").slice(0, 6);
+  return digits === "" ? undefined : Number(digits);
+}
+
+/** A field for a whole number; empty is none, and whatever is not a digit is left out. */
+export function Count({
+  value,
+  onChange,
+  ...rest
+}: Omit<ComponentProps<typeof Field>, "value" | "onChange"> & {
+  value: number | undefined;
+  onChange: (n: number | undefined) => void;
+}) {
+  return (
+    <Field
+      {...rest}
+      value={value === undefined ? "" : String(value)}
+      inputMode="numeric"
+      onChange={(e) => onChange(whole(e.target.value))}
+    />
   );
 }
 

@@ -1,12 +1,12 @@
 import { EditorContent, useEditor, useEditorState } from "@tiptap/react";
 import { useEffect, useRef, useState } from "react";
-import { Problem } from "../../api/client";
 import { t } from "../../text";
 import { Field } from "../Field";
 import { Maths } from "../Maths";
 import { Trouble } from "../States";
 import { fileUrl, upload } from "../upload";
 import { extensions } from "./extensions";
+import { media } from "./plain";
 
 export type Written = { html: string; text: string };
 
@@ -76,7 +76,7 @@ export default function RichEditor({
       <Chosen editor={editor} />
       {fault !== null && (
         <div className="px-3 pt-2">
-          <Trouble error={fault instanceof Problem ? fault : fault} />
+          <Trouble error={fault} />
         </div>
       )}
     </div>
@@ -85,7 +85,7 @@ export default function RichEditor({
 
 /** Pictures and recordings are taken; anything else is the editor's own. */
 function taken(data: DataTransfer | null, put: (files: File[]) => void): boolean {
-  const files = [...(data?.files ?? [])].filter((f) => /^(image|audio)\//.test(f.type));
+  const files = media(data);
   files.length > 0 && put(files);
   return files.length > 0;
 }
@@ -150,16 +150,13 @@ function Tools({ editor, onFiles }: { editor: Editor; onFiles: (files: File[]) =
   );
 }
 
-/** What can be said of the picture, sound, formula or link that the cursor is on. */
+/** What can be said of the picture or formula that the cursor is on. */
 function Chosen({ editor }: { editor: Editor }) {
   const at = useEditorState({
     editor,
     selector: ({ editor: e }) => ({
       image: e.isActive("image") ? (e.getAttributes("image") as { alt?: string }) : null,
-      sound: e.isActive("sound") ? (e.getAttributes("sound") as { alt?: string }) : null,
       formula: e.isActive("formula") ? (e.getAttributes("formula") as { latex: string }) : null,
-      link: e.isActive("link") ? (e.getAttributes("link") as { href: string }) : null,
-      empty: e.state.selection.empty,
     }),
   });
   const undescribed = useEditorState({ editor, selector: ({ editor: e }) => undescribedPicture(e) });

@@ -2,6 +2,7 @@ import { lazy, Suspense, useRef, useState } from "react";
 import { t } from "../../text";
 import { TextButton } from "../Button";
 import { Area } from "../Field";
+import { media, paragraphs } from "./plain";
 
 const RichEditor = lazy(() => import("./RichEditor"));
 
@@ -32,7 +33,7 @@ export function RichField({
     onChange({ text: value.text, html });
   };
   const take = (data: DataTransfer | null, event: { preventDefault: () => void }) => {
-    const files = [...(data?.files ?? [])].filter((f) => /^(image|audio)\//.test(f.type));
+    const files = media(data);
     if (files.length > 0) {
       event.preventDefault();
       format(paragraphs(value.text), files);
@@ -78,12 +79,4 @@ export function RichField({
       </TextButton>
     </div>
   );
-}
-
-function paragraphs(text: string): string {
-  const escaped = text.replace(/&/g, "&amp;").replace(/</g, "&lt;").replace(/>/g, "&gt;");
-  return escaped
-    .split("\n")
-    .map((line) => `<p>${line}</p>`)
-    .join("");
 }

@@ -2,6 +2,7 @@ import { type ReactNode, useState } from "react";
 import { TextButton } from "../../parts/Button";
 import { Choose } from "../../parts/Choose";
 import { Field } from "../../parts/Field";
+import { paragraphs, unescaped } from "../../parts/rich/plain";
 import { RichField } from "../../parts/rich/RichField";
 import { t } from "../../text";
 import { type Feedback, type Item, put, without } from "./definition";
@@ -123,16 +124,14 @@ function FeedbackField({
   onChange: (html: string | undefined) => void;
 }) {
   const plain = html === undefined ? "" : PLAIN.exec(html)?.[1];
-  const text = plain?.replace(/&lt;/g, "<").replace(/&gt;/g, ">").replace(/&amp;/g, "&");
-  const escaped = (s: string) =>
-    `<p>${s.replace(/&/g, "&amp;").replace(/</g, "&lt;").replace(/>/g, "&gt;").replace(/\n/g, " ")}</p>`;
+  const text = plain === undefined ? undefined : unescaped(plain);
   return (
     <RichField
       label={label}
       rows={2}
       value={{ text: text ?? "", html: text === undefined ? html : undefined }}
       onChange={({ text: said, html: formatted }) =>
-        onChange(formatted ?? (said.trim() === "" ? undefined : escaped(said)))
+        onChange(formatted ?? (said.trim() === "" ? undefined : paragraphs(said.replace(/\n/g, " "))))
       }
     />
   );

@@ -1,4 +1,5 @@
 import { TextButton } from "../../parts/Button";
+import { whole } from "../../parts/Field";
 import { t } from "../../text";
 import { type Item, put } from "./definition";
 import type { KeyProps } from "./ItemEditor";
@@ -127,7 +128,7 @@ export function ChoiceKey({ item, onChange, single = false }: KeyProps & { singl
               aria-label={t("how many may be chosen")}
               inputMode="numeric"
               value={item.max ?? ""}
-              onChange={(e) => onChange({ ...item, max: Number(e.target.value.replace(/\D/g, "")) || 2 })}
+              onChange={(e) => onChange({ ...item, max: whole(e.target.value) || 2 })}
               className="w-12 rounded-corner border border-rule bg-sheet px-1 py-0.5 text-right text-ink"
             />
           </label>

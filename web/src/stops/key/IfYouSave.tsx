@@ -6,6 +6,7 @@ import { Effect } from "../../parts/Effect";
 import { Field } from "../../parts/Field";
 import { MarginPart } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
+import { useSettled } from "../../parts/useSettled";
 import { t } from "../../text";
 import { moment } from "../../text/figures";
 import { type Definition, put } from "./definition";
@@ -27,18 +28,21 @@ export function IfYouSave({
   const path = { params: { path: { assessment } } };
   const [decided, setDecided] = useState<Record<string, Fair>>({});
   const changed = draft.state !== "saved";
+  const asked = useSettled(draft.definition);
   const preview = useQuery({
-    queryKey: ["edition-preview", assessment, draft.definition],
+    queryKey: ["edition-preview", assessment, asked],
     queryFn: () =>
       ok(
         api.POST("/api/assessments/{assessment}/editions/preview", {
           ...path,
-          body: { definition: draft.definition, why: "" },
+          body: { definition: asked, why: "" },
         }),
       ),
     enabled: changed,
     placeholderData: keepPreviousData,
   });
+  // What is confirmed is what was seen: the effect has to be that of the key as it stands.
+  const seen = asked === draft.definition && preview.data && !preview.isPlaceholderData && !preview.error;
   const open = preview.data?.asked.filter((a) => !decided[a.item]).length ?? 0;
   const done = () => {
     void client.invalidateQueries({ queryKey: ["assessment", assessment] });
@@ -86,7 +90,7 @@ export function IfYouSave({
           <div className="flex gap-2">
             <Button
               look="strong"
-              disabled={make.isPending || !!preview.error || !preview.data || open > 0}
+              disabled={make.isPending || !seen || open > 0}
               onClick={() => make.mutate()}
             >
               {t("Make edition {{n}}", { n: edition + 1 })}

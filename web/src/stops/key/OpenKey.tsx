@@ -1,5 +1,5 @@
 import { TextButton } from "../../parts/Button";
-import { Check, Field } from "../../parts/Field";
+import { Check, Count, Field } from "../../parts/Field";
 import { t } from "../../text";
 import { type Criterion, type FrameworkFile, type Item, type Level, newCriterion, put } from "./definition";
 import type { KeyProps } from "./ItemEditor";
@@ -36,14 +36,16 @@ export function OpenKey({ item, onChange, frameworks }: KeyProps & { frameworks:
         {t("another criterion")}
       </TextButton>
       <div className="mt-4 flex flex-wrap items-end gap-4">
-        <Words
+        <Count
           label={t("At least so many words")}
           value={item.words?.min}
+          className="w-44"
           onChange={(min) => onChange(put(item, "words", limits({ ...item.words, min })))}
         />
-        <Words
+        <Count
           label={t("At most so many words")}
           value={item.words?.max}
+          className="w-44"
           onChange={(max) => onChange(put(item, "words", limits({ ...item.words, max })))}
         />
         <Field
@@ -70,26 +72,6 @@ type Limits = { min?: number | undefined; max?: number | undefined };
 
 function limits({ min, max }: Limits): Item["words"] {
   return min || max ? { ...(min ? { min } : {}), ...(max ? { max } : {}) } : undefined;
-}
-
-function Words({
-  label,
-  value,
-  onChange,
-}: {
-  label: string;
-  value: number | undefined;
-  onChange: (n: number | undefined) => void;
-}) {
-  return (
-    <Field
-      label={label}
-      value={value ? String(value) : ""}
-      inputMode="numeric"
-      className="w-44"
-      onChange={(e) => onChange(Number(e.target.value.replace(/\D/g, "")) || undefined)}
-    />
-  );
 }
 
 function CriterionEditor({

@@ -3,6 +3,7 @@ import type { ReactNode } from "react";
 import { Another } from "../../../parts/Another";
 import { TextButton } from "../../../parts/Button";
 import { Choose } from "../../../parts/Choose";
+import { whole } from "../../../parts/Field";
 import { t } from "../../../text";
 import { freeId, type Item, type Named, pairsOf, put, withPairs } from "../definition";
 import type { KeyProps } from "../ItemEditor";
@@ -226,7 +227,7 @@ function Limit({
         value={value ?? ""}
         placeholder="–"
         className="w-12 rounded-corner border border-rule bg-sheet px-1 py-0.5 text-right text-body text-ink"
-        onChange={(e) => onChange(Number(e.target.value.replace(/\D/g, "")) || undefined)}
+        onChange={(e) => onChange(whole(e.target.value) || undefined)}
       />
     </label>
   );

@@ -9,7 +9,7 @@ import { t } from "../../../text";
 import { freeId, put, type Region } from "../definition";
 import type { KeyProps } from "../ItemEditor";
 import { RegionShape } from "./RegionShape";
-import { drawn, fixed, moved, type Point, polygon, type Shape, scaled } from "./regions";
+import { drawn, fixed, moved, type Point, polygon, ratio, type Shape, scaled } from "./regions";
 
 /** Places on a picture: drawn by mouse, or with the arrow keys and Enter; the right ones are marked. */
 export function SpotKey({ item, onChange }: KeyProps) {
@@ -21,8 +21,7 @@ export function SpotKey({ item, onChange }: KeyProps) {
         onChange({
           ...item,
           picture: { file: kept.id, alt: item.picture?.alt ?? "" },
-          aspect:
-            kept.aspect === null ? (item.aspect ?? "1") : String(Math.round(kept.aspect * 10_000) / 10_000),
+          aspect: kept.aspect === null ? (item.aspect ?? "1") : ratio(kept.aspect),
         }),
       setFault,
     );
@@ -166,7 +165,7 @@ function Canvas({ item, onChange }: KeyProps) {
           onLoad={(e) => {
             const real = e.currentTarget.naturalHeight / e.currentTarget.naturalWidth;
             if (Math.abs(real - aspect) > 0.001) {
-              onChange({ ...item, aspect: String(Math.round(real * 10_000) / 10_000) });
+              onChange({ ...item, aspect: ratio(real) });
             }
           }}
         />

@@ -6,6 +6,9 @@ export type Shape = "circle" | "rect" | "polygon";
 /** Four decimals are finer than a pixel of any picture, and read well in a file. */
 export const fixed = (n: number): string => String(Math.round(Math.min(1, Math.max(0, n)) * 10_000) / 10_000);
 
+/** The height of a picture as a share of its width, as the file keeps it. */
+export const ratio = (heightToWidth: number): string => String(Math.round(heightToWidth * 10_000) / 10_000);
+
 /** A region between where a drag began and where it is; a circle is drawn from its centre. */
 export function drawn(shape: Shape, id: string, from: Point, to: Point, aspect: number): Region | null {
   if (shape === "circle") {

@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import type { Schemas } from "../../../api/client";
 import { TextButton } from "../../../parts/Button";
 import { Choose } from "../../../parts/Choose";
-import { Field } from "../../../parts/Field";
+import { Count, Field } from "../../../parts/Field";
 import { t } from "../../../text";
 import { type Definition, type Drawn, freeId, put, without } from "../definition";
 import { quotasOf, quotasText } from "./quotas";
@@ -40,12 +40,11 @@ export function Draws({
         <fieldset key={draw.id} className="mb-4 border-l-3 border-rule pl-3">
           <legend className="sr-only">{t("draw {{id}}", { id: draw.id })}</legend>
           <div className="flex flex-wrap items-end gap-4">
-            <Field
+            <Count
               label={t("Asked")}
-              value={String(draw.take)}
-              inputMode="numeric"
+              value={draw.take}
               className="w-20"
-              onChange={(e) => set({ ...draw, take: Number(e.target.value.replace(/\D/g, "")) || 0 })}
+              onChange={(n) => set({ ...draw, take: n ?? 0 })}
             />
             <span className="pb-2">
               {t("of {{n}}", { n: definition.items.filter((x) => x.draw === draw.id).length })}

@@ -1,7 +1,7 @@
 import { useSearchParams } from "react-router";
 import { Button, TextButton } from "../../../parts/Button";
 import { Choose } from "../../../parts/Choose";
-import { Check, Field } from "../../../parts/Field";
+import { Check, Count, Field } from "../../../parts/Field";
 import { MarginPart, Note, Sheet } from "../../../parts/Sheet";
 import { SortList } from "../../../parts/SortList";
 import { t } from "../../../text";
@@ -215,13 +215,12 @@ function PartSection({
             onChange={(e) => set({ ...part, weight: e.target.value })}
           />
         )}
-        <Field
+        <Count
           label={t("Best of these count")}
-          value={part.best ? String(part.best) : ""}
+          value={part.best}
           placeholder={t("all")}
-          inputMode="numeric"
           className="w-36"
-          onChange={(e) => set(put(part, "best", Number(e.target.value.replace(/\D/g, "")) || undefined))}
+          onChange={(n) => set(put(part, "best", n || undefined))}
         />
         <span className="flex gap-2 pb-1">
           <TextButton disabled={place === 0} onClick={() => move(-1)}>

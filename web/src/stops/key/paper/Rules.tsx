@@ -1,6 +1,6 @@
 import { TextButton } from "../../../parts/Button";
 import { Choose } from "../../../parts/Choose";
-import { Check, FaultLine, Field } from "../../../parts/Field";
+import { Check, Count, FaultLine, Field } from "../../../parts/Field";
 import { t } from "../../../text";
 import { type Grading, put } from "../definition";
 import { type Step, stepKind, stepOf } from "./curve";
@@ -27,15 +27,12 @@ export function Rules({ grading, faults, onChange }: RulesProps) {
           fault={fault("pass")}
           onChange={(e) => onChange(put(grading, "pass", e.target.value))}
         />
-        <Field
+        <Count
           label={t("Decimals of the percent")}
-          value={String(grading.percentDigits ?? 1)}
-          inputMode="numeric"
+          value={grading.percentDigits ?? 1}
           className="w-44"
           fault={fault("percentDigits")}
-          onChange={(e) =>
-            onChange({ ...grading, percentDigits: Number(e.target.value.replace(/\D/g, "")) || 0 })
-          }
+          onChange={(n) => onChange({ ...grading, percentDigits: n ?? 0 })}
         />
         <Choose
           className="self-end pb-1"

@@ -1,10 +1,11 @@
 import { keepPreviousData, useMutation, useQuery } from "@tanstack/react-query";
-import { useDeferredValue, useState } from "react";
+import { useState } from "react";
 import { api, ok, type Schemas } from "../../../api/client";
 import { Button, TextButton } from "../../../parts/Button";
 import { shape } from "../../../parts/Mark";
 import { MarginPart, Note, Sheet } from "../../../parts/Sheet";
 import { Empty, Trouble } from "../../../parts/States";
+import { useSettled } from "../../../parts/useSettled";
 import { AnswerField } from "../../../places/student/AnswerField";
 import { isSaid } from "../../../places/student/said";
 import { t } from "../../../text";
@@ -19,7 +20,7 @@ export function Sets({ assessment, view, draft }: KeyPage) {
   const { definition } = draft;
   const trials = definition.trials ?? [];
   const [chosen, setChosen] = useState<number | null>(null);
-  const asked = useDeferredValue(definition);
+  const asked = useSettled(definition);
   const path = { params: { path: { assessment } } };
   const results = useQuery({
     queryKey: ["trials", assessment, asked],

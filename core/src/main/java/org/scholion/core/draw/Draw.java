@@ -1,5 +1,6 @@
 package org.scholion.core.draw;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -68,7 +69,7 @@ public record Draw(
 
     /** What the pool lacks for this draw, in words; empty when it can be drawn. */
     public List<String> lacks(List<Candidate> pool) {
-        List<String> lacks = new java.util.ArrayList<>();
+        List<String> lacks = new ArrayList<>();
         if (pool.size() < take) {
             lacks.add(take + " are to be drawn, but only " + pool.size() + " items are in the draw");
         }

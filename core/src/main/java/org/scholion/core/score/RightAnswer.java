@@ -6,7 +6,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.scholion.core.answer.Answer;
+import org.scholion.core.answer.Told;
 import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.CorrectionItem;
@@ -41,6 +43,24 @@ public final class RightAnswer implements Item.ByKind<Answer> {
         Mark mark = Scorer.of(item).score(answer);
         boolean full = mark.state() == State.SCORED && mark.credit().equals(Fraction.ONE);
         return full ? Optional.of(answer) : Optional.empty();
+    }
+
+    /** What is right, as a student may read it: all that is accepted of a choice or a number; empty for an open item. */
+    public static Optional<String> inWords(Item item) {
+        if (item instanceof OpenItem) {
+            return Optional.empty();
+        }
+        if (item instanceof ChoiceItem choice && choice.rule() != ChoiceItem.Rule.WEIGHTS) {
+            return Optional.of(choice.key().stream()
+                    .map(id -> Told.in(choice, Answer.Chosen.of(id)))
+                    .collect(Collectors.joining(choice.max() == 1 ? " or " : " + ")));
+        }
+        if (item instanceof NumberItem number) {
+            String value = number.accept().get(0).shown();
+            return Optional.of(
+                    number.unit() == null ? value : value + " " + number.unit().expect());
+        }
+        return of(item).map(answer -> Told.in(item, answer));
     }
 
     @Override

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Random;
+import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.Item;
 
 /**
@@ -35,6 +36,26 @@ public final class PaperOrder {
             groups.forEach(ordered::addAll);
         }
         return ordered;
+    }
+
+    /** Options mixed; those that have to stay last keep their places at the end. */
+    public static List<ChoiceItem.Option> shuffled(AssessmentFile file, ChoiceItem choice, Random random) {
+        List<String> last = file.particulars(choice.id()).last();
+        List<ChoiceItem.Option> mixed = new ArrayList<>(
+                choice.options().stream().filter(o -> !last.contains(o.id())).toList());
+        Collections.shuffle(mixed, random);
+        choice.options().stream().filter(o -> last.contains(o.id())).forEach(mixed::add);
+        return mixed;
+    }
+
+    /**
+     * Things that a key often writes down in the right order, as steps or what is matched with: everybody sees the same
+     * other one.
+     */
+    public static <T> List<T> mixed(String item, List<T> things) {
+        List<T> mixed = new ArrayList<>(things);
+        Collections.shuffle(mixed, new Random(item.hashCode()));
+        return mixed;
     }
 
     /** Items that stay together: those of one passage behind it, and a reason behind its choice. */

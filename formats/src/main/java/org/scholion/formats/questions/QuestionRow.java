@@ -8,6 +8,7 @@ import java.util.Set;
 import org.scholion.core.number.Fraction;
 import org.scholion.formats.assessment.OneItem;
 import org.scholion.formats.json.Fault;
+import org.scholion.formats.rich.RichText;
 import org.scholion.formats.table.Table;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -239,8 +240,6 @@ final class QuestionRow {
     }
 
     private static String paragraph(String text) {
-        return text.isEmpty()
-                ? ""
-                : "<p>" + text.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;") + "</p>";
+        return text.isEmpty() ? "" : "<p>" + RichText.escaped(text) + "</p>";
     }
 }

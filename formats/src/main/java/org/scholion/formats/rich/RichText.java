@@ -85,6 +85,14 @@ public final class RichText {
 
     private RichText() {}
 
+    /** Plain words as they stand in markup. */
+    public static String escaped(String words) {
+        return words.replace("&", "&amp;")
+                .replace("<", "&lt;")
+                .replace(">", "&gt;")
+                .replace("\"", "&quot;");
+    }
+
     /** What must not stand in a formatted text, each said once; empty when all is well. */
     public static List<String> faults(String html) {
         Set<String> faults = new LinkedHashSet<>();

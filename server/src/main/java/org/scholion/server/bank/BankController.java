@@ -1,11 +1,8 @@
 package org.scholion.server.bank;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.scholion.server.access.Access;
-import org.scholion.server.key.Assessments;
 import org.scholion.server.platform.Me;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -27,17 +24,12 @@ class BankController {
     private final BankSearch search;
     private final Folders folders;
     private final InUse inUse;
-    private final Assessments assessments;
-    private final Access access;
 
-    BankController(
-            BankItems items, BankSearch search, Folders folders, InUse inUse, Assessments assessments, Access access) {
+    BankController(BankItems items, BankSearch search, Folders folders, InUse inUse) {
         this.items = items;
         this.search = search;
         this.folders = folders;
         this.inUse = inUse;
-        this.assessments = assessments;
-        this.access = access;
     }
 
     /** @param assessment the paper that the item stands in already; null when it is from nowhere */
@@ -78,15 +70,7 @@ class BankController {
     @PostMapping("/items")
     @ResponseStatus(HttpStatus.CREATED)
     Created add(@AuthenticationPrincipal Me me, @RequestBody NewItem wanted) {
-        if (wanted.assessment() != null) {
-            access.require(me, Access.Action.USE_KEY, wanted.assessment());
-        }
-        UUID id = items.add(me, wanted.definition(), wanted.folder());
-        if (wanted.assessment() != null) {
-            items.used(
-                    id, wanted.assessment(), items.definition(me, id).path("id").asString(""));
-        }
-        return new Created(id);
+        return new Created(items.add(me, wanted.definition(), wanted.folder(), wanted.assessment()));
     }
 
     @GetMapping("/items/{item}")
@@ -118,19 +102,7 @@ class BankController {
     /** Puts items of the bank into a paper that is not given out; each remembers where it came from. */
     @PostMapping("/put")
     WasPut put(@AuthenticationPrincipal Me me, @RequestBody Put put) {
-        List<JsonNode> definitions = new ArrayList<>();
-        for (UUID id : put.items()) {
-            JsonNode definition = items.definition(me, id).deepCopy();
-            if (put.draw() != null) {
-                definition.asObject().put("draw", put.draw());
-            }
-            definitions.add(definition);
-        }
-        List<String> ids = assessments.append(me, put.assessment(), definitions);
-        for (int i = 0; i < ids.size(); i++) {
-            items.used(put.items().get(i), put.assessment(), ids.get(i));
-        }
-        return new WasPut(ids);
+        return new WasPut(items.put(me, put.items(), put.assessment(), put.draw()));
     }
 
     @GetMapping("/folders")

@@ -3,6 +3,7 @@ package org.scholion.server.bank;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -10,6 +11,7 @@ import org.scholion.formats.assessment.OneItem;
 import org.scholion.formats.json.Fault;
 import org.scholion.formats.json.Json;
 import org.scholion.server.access.Access;
+import org.scholion.server.key.Assessments;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
@@ -25,12 +27,14 @@ import tools.jackson.databind.node.ObjectNode;
 public class BankItems {
     private final JdbcClient db;
     private final Access access;
+    private final Assessments assessments;
     private final Ids ids;
     private final Clock clock;
 
-    BankItems(JdbcClient db, Access access, Ids ids, Clock clock) {
+    BankItems(JdbcClient db, Access access, Assessments assessments, Ids ids, Clock clock) {
         this.db = db;
         this.access = access;
+        this.assessments = assessments;
         this.ids = ids;
         this.clock = clock;
     }
@@ -40,10 +44,17 @@ public class BankItems {
     /** Where an item was put, and under which number of the paper it stands there now. */
     public record Use(UUID assessment, String title, String item, int version, Instant at) {}
 
-    /** Puts an item into one's own bank. */
+    /**
+     * Puts an item into one's own bank.
+     *
+     * @param from the paper that it stands in already, where it is used from now on; null when it is from nowhere
+     */
     @Transactional
-    public UUID add(Me me, Object definition, @Nullable UUID folder) {
+    public UUID add(Me me, Object definition, @Nullable UUID folder, @Nullable UUID from) {
         requireFolder(me, folder);
+        if (from != null) {
+            access.require(me, Access.Action.USE_KEY, from);
+        }
         ObjectNode item = plain(definition);
         refuseFaulty(item);
         UUID id = ids.next();
@@ -60,6 +71,9 @@ public class BankItems {
                 .param("now", Timestamp.from(now))
                 .update();
         keepVersion(me, id, 1, item, now);
+        if (from != null) {
+            used(id, from, item.path("id").asString(""));
+        }
         return id;
     }
 
@@ -192,9 +206,31 @@ public class BankItems {
                 .list();
     }
 
-    /** Remembers that an item of a paper is this item of the bank. */
+    /**
+     * Puts items into a paper that is not given out; each remembers where it came from.
+     *
+     * @param draw the draw of the paper that they are put into; null for none
+     * @return their ids on the paper
+     */
     @Transactional
-    public void used(UUID id, UUID assessment, String item) {
+    public List<String> put(Me me, List<UUID> items, UUID assessment, @Nullable String draw) {
+        List<JsonNode> definitions = new ArrayList<>();
+        for (UUID id : items) {
+            JsonNode definition = definition(me, id).deepCopy();
+            if (draw != null) {
+                definition.asObject().put("draw", draw);
+            }
+            definitions.add(definition);
+        }
+        List<String> ids = assessments.append(me, assessment, definitions);
+        for (int i = 0; i < ids.size(); i++) {
+            used(items.get(i), assessment, ids.get(i));
+        }
+        return ids;
+    }
+
+    /** Remembers that an item of a paper is this item of the bank. */
+    private void used(UUID id, UUID assessment, String item) {
         db.sql("""
                         insert into bank_use (item_id, version, assessment_id, item, at)
                         select id, version, :assessment, :item, :now from bank_item where id = :id

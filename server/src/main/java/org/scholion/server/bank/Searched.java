@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -55,7 +54,6 @@ record Searched(
         Stream.of("options", "tokens", "left", "right", "accept", "parts")
                 .flatMap(field -> item.path(field).valueStream())
                 .map(o -> o.isString() ? o.stringValue() : o.path("text").asString(""))
-                .filter(Objects::nonNull)
                 .forEach(words::add);
         return words;
     }

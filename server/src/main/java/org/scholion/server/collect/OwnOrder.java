@@ -1,7 +1,5 @@
 package org.scholion.server.collect;
 
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Set;
 import org.scholion.core.draw.Chance;
@@ -20,17 +18,10 @@ record OwnOrder(AssessmentFile file, long seed, Set<String> leftOut) {
                 .toList();
     }
 
-    /** Options that have to stay last keep their places at the end. */
     List<PaperOption> options(Item item) {
-        List<PaperOption> options = PaperItem.options(item);
-        if (!file.layout().shuffleOptions() || !(item instanceof ChoiceItem)) {
-            return options;
-        }
-        List<String> last = file.particulars(item.id()).last();
-        List<PaperOption> mixed = new ArrayList<>(
-                options.stream().filter(o -> !last.contains(o.id())).toList());
-        Collections.shuffle(mixed, Chance.of(seed ^ item.id().hashCode()));
-        options.stream().filter(o -> last.contains(o.id())).forEach(mixed::add);
-        return mixed;
+        return file.layout().shuffleOptions() && item instanceof ChoiceItem choice
+                ? PaperItem.options(PaperOrder.shuffled(
+                        file, choice, Chance.of(seed ^ item.id().hashCode())))
+                : PaperItem.options(item);
     }
 }

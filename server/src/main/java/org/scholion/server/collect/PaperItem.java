@@ -1,9 +1,7 @@
 package org.scholion.server.collect;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
-import java.util.Random;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.ChoiceItem;
@@ -18,6 +16,7 @@ import org.scholion.core.item.PassageItem;
 import org.scholion.core.item.Rubric;
 import org.scholion.core.item.WorkingItem;
 import org.scholion.formats.assessment.AssessmentFile;
+import org.scholion.formats.assessment.PaperOrder;
 import org.scholion.formats.assessment.Particulars;
 import org.scholion.formats.rich.RichText;
 
@@ -91,7 +90,7 @@ public record PaperItem(
                 item instanceof OpenItem o ? o.maxWords() : null,
                 item instanceof WorkingItem w ? w.start() : item instanceof CorrectionItem c ? c.source() : "",
                 item instanceof PairsItem x ? named(x.left()) : List.of(),
-                item instanceof PairsItem x ? mixed(x.id(), named(x.right())) : List.of(),
+                item instanceof PairsItem x ? named(PaperOrder.mixed(x.id(), x.right())) : List.of(),
                 item instanceof PairsItem x ? x.perLeft() : 0,
                 item instanceof BlanksItem b
                         ? b.parts().stream().map(PaperItem::part).toList()
@@ -120,21 +119,16 @@ public record PaperItem(
     /** Options as the key has them, and the steps of an order mixed. */
     static List<PaperOption> options(Item item) {
         if (item instanceof ChoiceItem c) {
-            return c.options().stream()
-                    .map(o -> new PaperOption(o.id(), o.text()))
-                    .toList();
+            return options(c.options());
         }
-        return item instanceof OrderItem order ? mixed(order.id(), named(order.tokens())) : List.of();
+        return item instanceof OrderItem o ? named(PaperOrder.mixed(o.id(), o.tokens())) : List.of();
+    }
+
+    static List<PaperOption> options(List<ChoiceItem.Option> options) {
+        return options.stream().map(o -> new PaperOption(o.id(), o.text())).toList();
     }
 
     private static List<PaperOption> named(List<Named> things) {
         return things.stream().map(n -> new PaperOption(n.id(), n.text())).toList();
-    }
-
-    /** Keys are often written down in the right order; everybody sees the same other one. */
-    private static List<PaperOption> mixed(String item, List<PaperOption> things) {
-        List<PaperOption> mixed = new ArrayList<>(things);
-        Collections.shuffle(mixed, new Random(item.hashCode()));
-        return mixed;
     }
 }

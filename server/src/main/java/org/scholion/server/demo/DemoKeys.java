@@ -12,6 +12,7 @@ import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.UUID;
 import javax.imageio.ImageIO;
+import org.jspecify.annotations.Nullable;
 import org.scholion.formats.json.Json;
 import org.scholion.server.bank.BankItems;
 import org.scholion.server.bank.Folders;
@@ -74,24 +75,17 @@ class DemoKeys {
         old(school, null, "Which side of a boat shows a red light?", "port", "N4");
     }
 
-    private void take(
-            DemoSchool.School school, String name, String title, @org.jspecify.annotations.Nullable UUID folder) {
+    private void take(DemoSchool.School school, String name, String title, @Nullable UUID folder) {
         UUID assessment = db.sql("select id from assessment where title = ?")
                 .param(title)
                 .query(UUID.class)
                 .single();
-        DemoSchool.read(name).path("items").forEach(i -> {
-            UUID id = bank.add(school.aud(), JsonColumn.plain(i), folder);
-            bank.used(id, assessment, i.path("id").asString(""));
-        });
+        DemoSchool.read(name)
+                .path("items")
+                .forEach(i -> bank.add(school.aud(), JsonColumn.plain(i), folder, assessment));
     }
 
-    private void old(
-            DemoSchool.School school,
-            @org.jspecify.annotations.Nullable UUID folder,
-            String prompt,
-            String answer,
-            String code) {
+    private void old(DemoSchool.School school, @Nullable UUID folder, String prompt, String answer, String code) {
         ObjectNode item = Json.MAPPER
                 .createObjectNode()
                 .put("id", "q1")
@@ -101,7 +95,7 @@ class DemoKeys {
         item.putArray("accept").addObject().put("text", answer);
         item.putArray("standards").addObject().put("code", code);
         item.putArray("tags").add("first year");
-        bank.add(school.aud(), JsonColumn.plain(item), folder);
+        bank.add(school.aud(), JsonColumn.plain(item), folder, null);
     }
 
     /** Part of the way from the older standards to the newer is known; the rest waits with its proposals. */

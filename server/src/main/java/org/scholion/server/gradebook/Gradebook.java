@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.answer.Told;
 import org.scholion.core.item.Item;
 import org.scholion.core.reason.Words;
 import org.scholion.server.access.Access;
@@ -19,7 +20,6 @@ import org.scholion.server.ledger.Attempts;
 import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.LedgerMark;
 import org.scholion.server.ledger.MarkView;
-import org.scholion.server.ledger.Shown;
 import org.scholion.server.ledger.Standings;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
@@ -176,7 +176,7 @@ class Gradebook {
                 i + 1,
                 item.id(),
                 item.head().prompt(),
-                Shown.of(item, Attempts.answer(item, responses)),
+                Told.in(item, Attempts.answer(item, responses)),
                 MarkView.of(item, mark),
                 counted.isString() ? counted.stringValue() : null,
                 earlier);

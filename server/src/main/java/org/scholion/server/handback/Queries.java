@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.answer.Told;
 import org.scholion.core.item.Item;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.reason.Reason;
@@ -25,7 +26,6 @@ import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.LedgerMark;
 import org.scholion.server.ledger.MarkView;
 import org.scholion.server.ledger.Regrading;
-import org.scholion.server.ledger.Shown;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -137,7 +137,7 @@ public class Queries {
                 q.item(),
                 edition.numberOf(q.item()),
                 item.head().prompt(),
-                Shown.of(item, Attempts.answer(item, attempts.responsesOf(q.attempt()))),
+                Told.in(item, Attempts.answer(item, attempts.responsesOf(q.attempt()))),
                 MarkView.of(item, Objects.requireNonNull(marks.get(q.item()))),
                 HowItScores.of(item),
                 q.words(),

@@ -5,13 +5,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
-import org.scholion.core.answer.Answer;
-import org.scholion.core.item.ChoiceItem;
+import org.scholion.core.answer.Told;
 import org.scholion.core.item.Item;
-import org.scholion.core.item.NumberItem;
-import org.scholion.core.item.TextItem;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.reason.Words;
+import org.scholion.core.score.RightAnswer;
 import org.scholion.formats.rich.RichText;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.key.Edition;
@@ -21,7 +19,6 @@ import org.scholion.server.ledger.Attempts;
 import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.LedgerMark;
 import org.scholion.server.ledger.MarkView;
-import org.scholion.server.ledger.Shown;
 import org.scholion.server.ledger.Standings;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -115,10 +112,10 @@ public class ResultPage {
                 item.id(),
                 edition.numberOf(item.id()),
                 asSeen.head().prompt(),
-                sees.answers() ? Shown.of(asSeen, Attempts.answer(asSeen, responses)) : null,
+                sees.answers() ? Told.in(asSeen, Attempts.answer(asSeen, responses)) : null,
                 sees.marks() && mark != null ? mark(item, mark, sees) : null,
                 sees.notes() && mark != null ? mark.comment() : "",
-                sees.keys() ? key(item) : null,
+                sees.keys() ? RightAnswer.inWords(item).orElse(null) : null,
                 sees.notes() ? feedback(edition, item, mark) : null);
     }
 
@@ -156,23 +153,5 @@ public class ResultPage {
                 .param(attempt.assessment())
                 .query(String.class)
                 .single();
-    }
-
-    /** The right answer in words; null for an open item, which has none. */
-    private static @Nullable String key(Item item) {
-        if (item instanceof ChoiceItem choice) {
-            return Shown.of(item, new Answer.Chosen(new java.util.LinkedHashSet<>(choice.key())));
-        }
-        if (item instanceof TextItem text) {
-            return text.accept().stream()
-                    .filter(a -> a instanceof TextItem.SameText && a.credit().equals(Fraction.ONE))
-                    .map(TextItem.Accepted::shown)
-                    .findFirst()
-                    .orElse(null);
-        }
-        return item instanceof NumberItem number
-                ? number.accept().get(0).shown()
-                        + (number.unit() == null ? "" : " " + number.unit().expect())
-                : null;
     }
 }

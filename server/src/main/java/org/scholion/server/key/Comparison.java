@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import org.scholion.core.text.Slips;
 import org.scholion.formats.rich.RichText;
 import tools.jackson.databind.JsonNode;
@@ -17,6 +18,7 @@ public final class Comparison {
     private static final int FEW_LETTERS = 3;
 
     private static final int TENTH = 10;
+    private static final Pattern SOURCE = Pattern.compile("src=\"([^\"]*)\"");
 
     private final List<Difference> differences = new ArrayList<>();
 
@@ -123,11 +125,7 @@ public final class Comparison {
 
     private static Set<String> sources(String html) {
         Set<String> sources = new TreeSet<>();
-        java.util.regex.Matcher m =
-                java.util.regex.Pattern.compile("src=\"([^\"]*)\"").matcher(html);
-        while (m.find()) {
-            sources.add(m.group(1));
-        }
+        SOURCE.matcher(html).results().forEach(m -> sources.add(m.group(1)));
         return sources;
     }
 

@@ -20,10 +20,10 @@ public final class Drawn {
     /** The definition with the draws that are made once made: what was not drawn is out of it. */
     static JsonNode once(JsonNode whole, long seed) {
         AssessmentFile file = AssessmentReader.read(whole);
-        Set<String> out = leftOut(file, Draw.Each.SITTING, seed);
         if (file.layout().draws().stream().noneMatch(d -> d.each() == Draw.Each.SITTING)) {
             return whole;
         }
+        Set<String> out = leftOut(file, Draw.Each.SITTING, seed);
         ObjectNode drawn = whole.deepCopy().asObject();
         ArrayNode items = drawn.putArray("items");
         Set<String> left = new HashSet<>();

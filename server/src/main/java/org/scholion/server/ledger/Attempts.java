@@ -30,6 +30,9 @@ public class Attempts {
     private static final String SELECT = """
             select x.*, p.given, p.family, e.number as edition from attempt x
             join person p on p.id = x.student_id join edition e on e.id = x.edition_id\s""";
+    private static final String RESPONSES = """
+            select r.attempt_id, r.item, r.answer from response r join attempt x on x.id = r.attempt_id
+            where x.assessment_id = :assessment""";
     private static final String ORDER = " order by p.family, p.given, x.number";
 
     private final JdbcClient db;
@@ -137,26 +140,22 @@ public class Attempts {
     /** What an assessment's attempts say, by attempt and item. */
     @Transactional(readOnly = true)
     public Map<UUID, Map<String, JsonNode>> responses(UUID assessment) {
-        Map<UUID, Map<String, JsonNode>> all = new LinkedHashMap<>();
-        db.sql("""
-                        select r.attempt_id, r.item, r.answer from response r join attempt x on x.id = r.attempt_id
-                        where x.assessment_id = ?""").param(assessment).query((ResultSet row) -> {
-            all.computeIfAbsent(row.getObject(1, UUID.class), a -> new LinkedHashMap<>())
-                    .put(row.getString(2), JsonColumn.read(row.getString(3)));
-        });
-        return all;
+        return byAttempt(db.sql(RESPONSES).param("assessment", assessment));
     }
 
     /** What an assessment's attempts say to some items only. */
     @Transactional(readOnly = true)
     public Map<UUID, Map<String, JsonNode>> responses(UUID assessment, Set<String> items) {
+        return items.isEmpty()
+                ? Map.of()
+                : byAttempt(db.sql(RESPONSES + " and r.item in (:items)")
+                        .param("assessment", assessment)
+                        .param("items", items));
+    }
+
+    private static Map<UUID, Map<String, JsonNode>> byAttempt(JdbcClient.StatementSpec query) {
         Map<UUID, Map<String, JsonNode>> all = new LinkedHashMap<>();
-        if (items.isEmpty()) {
-            return all;
-        }
-        db.sql("""
-                        select r.attempt_id, r.item, r.answer from response r join attempt x on x.id = r.attempt_id
-                        where x.assessment_id = :assessment and r.item in (:items)""").param("assessment", assessment).param("items", items).query((ResultSet row) -> {
+        query.query((ResultSet row) -> {
             all.computeIfAbsent(row.getObject(1, UUID.class), a -> new LinkedHashMap<>())
                     .put(row.getString(2), JsonColumn.read(row.getString(3)));
         });

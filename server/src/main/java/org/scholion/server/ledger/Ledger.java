@@ -27,6 +27,12 @@ public class Ledger {
     private static final String FIELDS = " m.attempt_id, m.item, m.state, m.credit, m.reason, m.edition, m.person_id,"
             + " m.reading, m.at, q.given || ' ' || q.family as person_name ";
 
+    /** The lateral join takes each attempt's last marks from the index instead of sorting the whole ledger. */
+    private static final String CURRENT = "select" + FIELDS + """
+            from attempt x cross join lateral (
+              select distinct on (item) * from mark where attempt_id = x.id %s order by item, seq desc) m
+            left join person q on q.id = m.person_id where x.assessment_id = :assessment""";
+
     /** Stands for reasons that were not read. */
     private static final Reason UNTOLD = Reason.of(Reason.Code.BLANK);
 
@@ -63,31 +69,21 @@ public class Ledger {
     /** The current marks of an assessment's attempts, by attempt and item. */
     @Transactional(readOnly = true)
     public Map<UUID, Map<String, LedgerMark>> current(UUID assessment) {
-        // The lateral join takes each attempt's last marks from the index instead of sorting the whole ledger.
-        return byAttempt(db.sql("select" + FIELDS + """
-                        from attempt x cross join lateral (
-                          select distinct on (item) * from mark where attempt_id = x.id order by item, seq desc) m
-                        left join person q on q.id = m.person_id where x.assessment_id = ?""")
-                .param(assessment)
-                .query((row, n) -> mark(row))
-                .list());
+        return current(db.sql(CURRENT.formatted("")).param("assessment", assessment));
     }
 
     /** The current marks of some items only. */
     @Transactional(readOnly = true)
     public Map<UUID, Map<String, LedgerMark>> current(UUID assessment, Set<String> items) {
-        if (items.isEmpty()) {
-            return Map.of();
-        }
-        return byAttempt(db.sql("select" + FIELDS + """
-                        from attempt x cross join lateral (
-                          select distinct on (item) * from mark where attempt_id = x.id and item in (:items)
-                          order by item, seq desc) m
-                        left join person q on q.id = m.person_id where x.assessment_id = :assessment""")
-                .param("items", items)
-                .param("assessment", assessment)
-                .query((row, n) -> mark(row))
-                .list());
+        return items.isEmpty()
+                ? Map.of()
+                : current(db.sql(CURRENT.formatted("and item in (:items)"))
+                        .param("items", items)
+                        .param("assessment", assessment));
+    }
+
+    private static Map<UUID, Map<String, LedgerMark>> current(JdbcClient.StatementSpec query) {
+        return byAttempt(query.query((row, n) -> mark(row)).list());
     }
 
     /** State and credit of all current marks, for adding up: many are read at once, and their reasons are not. */

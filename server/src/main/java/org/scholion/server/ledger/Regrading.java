@@ -139,7 +139,7 @@ public class Regrading {
         if (numbers.isEmpty()) {
             return List.of();
         }
-        Map<UUID, Map<String, JsonNode>> responses = attempts.responses(assessment);
+        Map<UUID, Map<String, JsonNode>> responses = attempts.responses(assessment, numbers.keySet());
         List<EffectView.Asked> asked = new ArrayList<>();
         numbers.forEach((item, number) -> {
             int answered = (int) in.stream()

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
+import org.scholion.core.answer.Told;
 import org.scholion.core.item.Item;
 import org.scholion.core.reason.Words;
 import org.scholion.core.score.Doubts.Group;
@@ -18,7 +19,6 @@ import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;
 import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.LedgerMark;
-import org.scholion.server.ledger.Shown;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -148,7 +148,7 @@ class Doubts {
         Likeness like = group.like().stream().findFirst().orElse(null);
         return new DoubtGroup(
                 group.form(),
-                Shown.of(item, first.answer()),
+                Told.in(item, first.answer()),
                 group.waiting().stream().map(w -> w.attempt().name()).toList(),
                 Words.english(first.mark().mark().reason()),
                 like == null

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.answer.Told;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.TextItem;
 import org.scholion.core.number.Fraction;
@@ -17,7 +18,6 @@ import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.EffectView;
 import org.scholion.server.ledger.LedgerMark;
 import org.scholion.server.ledger.Regrading;
-import org.scholion.server.ledger.Shown;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.stereotype.Service;
@@ -186,7 +186,7 @@ public class Settling {
         Item item = item(edition, decision);
         return doubts.waiting(edition, item, decision.form(), null).stream()
                 .findFirst()
-                .map(w -> Shown.of(item, w.answer()).strip())
+                .map(w -> Told.in(item, w.answer()).strip())
                 .orElseThrow(() -> Refused.conflict("no-such-answer", "Nobody has given this answer any more."));
     }
 

@@ -78,7 +78,8 @@ class FrameworkController {
             @RequestPart(required = false) @Nullable String version)
             throws IOException {
         byte[] bytes = file.getBytes();
-        String text = new String(bytes, StandardCharsets.UTF_8).strip();
+        String text =
+                new String(bytes, StandardCharsets.UTF_8).replace("\uFEFF", "").strip();
         Framework framework = text.startsWith("{")
                 ? CaseReader.read(text)
                 : FrameworkTable.read(

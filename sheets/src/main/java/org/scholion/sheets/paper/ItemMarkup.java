@@ -1,17 +1,12 @@
 package org.scholion.sheets.paper;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
-import java.util.Map;
-import java.util.Objects;
-import java.util.Random;
 import java.util.Set;
 import java.util.function.BinaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import org.scholion.core.answer.Answer;
 import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.CorrectionItem;
@@ -29,6 +24,7 @@ import org.scholion.core.maths.MathNames;
 import org.scholion.core.score.HowItScores;
 import org.scholion.core.score.RightAnswer;
 import org.scholion.formats.assessment.AssessmentFile;
+import org.scholion.formats.assessment.PaperOrder;
 import org.scholion.formats.assessment.Particulars;
 import org.scholion.formats.rich.RichText;
 
@@ -112,14 +108,14 @@ final class ItemMarkup {
     private static String formula(String latex, String otherwise) {
         int[] size = Formulas.size(latex);
         return size == null
-                ? Markup.escaped(otherwise)
-                : "<object type=\"" + Formulas.TYPE + "\" data-latex=\"" + Markup.escaped(latex) + "\" style=\"width:"
+                ? RichText.escaped(otherwise)
+                : "<object type=\"" + Formulas.TYPE + "\" data-latex=\"" + RichText.escaped(latex) + "\" style=\"width:"
                         + size[0] + "px;height:" + size[1] + "px;vertical-align:middle\"></object>";
     }
 
     /** A line of mathematics as it is printed; one that cannot be read as it is typed. */
     private static String maths(String line, MathNames names) {
-        return Latex.of(line, names).map(l -> formula(l, line)).orElse(Markup.escaped(line));
+        return Latex.of(line, names).map(l -> formula(l, line)).orElse(RichText.escaped(line));
     }
 
     private void place(List<ChoiceItem.Option> options) {
@@ -129,19 +125,19 @@ final class ItemMarkup {
                 out.append("<div><span class=\"box\"></span>")
                         .append((char) ('A' + i))
                         .append("&#160;&#160;")
-                        .append(Markup.escaped(options.get(i).text()))
+                        .append(RichText.escaped(options.get(i).text()))
                         .append("</div>");
             }
             out.append("</div>");
         } else if (item instanceof PairsItem pairs) {
-            table(pairs.left(), mixed(pairs.right()));
+            table(pairs.left(), PaperOrder.mixed(pairs.id(), pairs.right()));
         } else if (item instanceof OrderItem order) {
-            mixed(order.tokens())
+            PaperOrder.mixed(order.id(), order.tokens())
                     .forEach(n -> out.append("<div><span class=\"box\"></span>")
-                            .append(Markup.escaped(n.text()))
+                            .append(RichText.escaped(n.text()))
                             .append("</div>"));
         } else if (item instanceof CorrectionItem correction) {
-            out.append("<p><i>").append(Markup.escaped(correction.source())).append("</i></p>");
+            out.append("<p><i>").append(RichText.escaped(correction.source())).append("</i></p>");
             write(2);
         } else if (item instanceof WorkingItem working) {
             out.append("<p>")
@@ -168,23 +164,17 @@ final class ItemMarkup {
                     .append(
                             i < left.size()
                                     ? (i + 1) + ". "
-                                            + Markup.escaped(left.get(i).text())
+                                            + RichText.escaped(left.get(i).text())
                                     : "")
                     .append("</td><td>")
                     .append(
                             i < right.size()
                                     ? (char) ('a' + i) + ") "
-                                            + Markup.escaped(right.get(i).text())
+                                            + RichText.escaped(right.get(i).text())
                                     : "")
                     .append("</td></tr>");
         }
         out.append("</table>");
-    }
-
-    private List<Named> mixed(List<Named> things) {
-        List<Named> mixed = new ArrayList<>(things);
-        Collections.shuffle(mixed, new Random(item.id().hashCode()));
-        return mixed;
     }
 
     private void key(List<ChoiceItem.Option> options) {
@@ -192,16 +182,16 @@ final class ItemMarkup {
         if (item instanceof OpenItem open) {
             open.criteria().forEach(this::criterion);
         }
-        out.append("<p>").append(Markup.escaped(HowItScores.of(item))).append("</p></div>");
+        out.append("<p>").append(RichText.escaped(HowItScores.of(item))).append("</p></div>");
     }
 
     private void criterion(Rubric.Criterion criterion) {
-        out.append("<p><i>").append(Markup.escaped(criterion.title())).append("</i> ");
+        out.append("<p><i>").append(RichText.escaped(criterion.title())).append("</i> ");
         criterion
                 .levels()
                 .forEach(l -> out.append(l.points().toExact())
                         .append(": ")
-                        .append(Markup.escaped(l.text()))
+                        .append(RichText.escaped(l.text()))
                         .append("; "));
         out.append("</p>");
     }
@@ -214,37 +204,8 @@ final class ItemMarkup {
                     letters.add((char) ('A' + i) + " " + options.get(i).text());
                 }
             }
-            return Markup.escaped(String.join(" · ", letters));
+            return RichText.escaped(String.join(" · ", letters));
         }
-        if (item instanceof OpenItem) {
-            return "";
-        }
-        return RightAnswer.of(item).map(a -> Markup.escaped(shown(a))).orElse("");
-    }
-
-    private String shown(Answer answer) {
-        if (answer instanceof Answer.Parts parts) {
-            return parts.parts().entrySet().stream()
-                    .map(Map.Entry::getValue)
-                    .map(Answer::shown)
-                    .collect(Collectors.joining(" · "));
-        }
-        if (answer instanceof Answer.Paired paired && item instanceof PairsItem pairs) {
-            return paired.pairs().stream()
-                    .map(p -> name(pairs.left(), p.left()) + " → " + name(pairs.right(), p.right()))
-                    .collect(Collectors.joining(" · "));
-        }
-        if (answer instanceof Answer.Ordered ordered && item instanceof OrderItem order) {
-            return ordered.ids().stream().map(id -> name(order.tokens(), id)).collect(Collectors.joining(" › "));
-        }
-        return Objects.requireNonNullElse(answer.shown(), "");
-    }
-
-    private static String name(List<Named> all, String id) {
-        return all.stream()
-                .filter(n -> n.id().equals(id))
-                .map(Named::text)
-                .findFirst()
-                .orElse(id);
+        return RightAnswer.inWords(item).map(RichText::escaped).orElse("");
     }
 }

@@ -1,5 +1,7 @@
 package org.scholion.sheets.paper;
 
+import org.scholion.formats.rich.RichText;
+
 /** Pieces of XHTML. */
 final class Markup {
     static final String STYLE = """
@@ -29,20 +31,13 @@ final class Markup {
 
     private Markup() {}
 
-    static String escaped(String text) {
-        return text.replace("&", "&amp;")
-                .replace("<", "&lt;")
-                .replace(">", "&gt;")
-                .replace("\"", "&quot;");
-    }
-
     /** A text inside quotes of a style sheet inside XHTML. */
     static String styled(String text) {
-        return escaped(text.replace("\\", "\\\\").replace("'", "\\'").replace("\n", " "));
+        return RichText.escaped(text.replace("\\", "\\\\").replace("'", "\\'").replace("\n", " "));
     }
 
     /** A text with its lines. */
     static String lines(String text) {
-        return escaped(text).replace("\n", "<br/>");
+        return RichText.escaped(text).replace("\n", "<br/>");
     }
 }

@@ -1,8 +1,6 @@
 package org.scholion.sheets.paper;
 
-import java.util.ArrayList;
 import java.util.Base64;
-import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -13,6 +11,7 @@ import org.scholion.core.item.PassageItem;
 import org.scholion.core.total.Part;
 import org.scholion.formats.assessment.AssessmentFile;
 import org.scholion.formats.assessment.PaperOrder;
+import org.scholion.formats.rich.RichText;
 
 /**
  * A paper as XHTML, or its key. A version above 0 has its own order of items and options; paper and key of the same
@@ -42,7 +41,7 @@ public final class PaperPage {
     }
 
     private String write() {
-        String title = Markup.escaped(file.assessment().title());
+        String title = RichText.escaped(file.assessment().title());
         String which = version == 0 ? "" : " · " + letter();
         page.append("<html><head><style>")
                 .append(Markup.STYLE)
@@ -89,15 +88,10 @@ public final class PaperPage {
         if (!(item instanceof ChoiceItem choice)) {
             return List.of();
         }
-        if (version == 0) {
-            return choice.options();
-        }
-        List<String> last = file.particulars(item.id()).last();
-        List<ChoiceItem.Option> mixed = new ArrayList<>(
-                choice.options().stream().filter(o -> !last.contains(o.id())).toList());
-        Collections.shuffle(mixed, Chance.of(version * 31L + item.id().hashCode()));
-        choice.options().stream().filter(o -> last.contains(o.id())).forEach(mixed::add);
-        return mixed;
+        return version == 0
+                ? choice.options()
+                : PaperOrder.shuffled(
+                        file, choice, Chance.of(version * 31L + item.id().hashCode()));
     }
 
     private void head(String part) {
@@ -105,10 +99,10 @@ public final class PaperPage {
                 .filter(p -> p.id().equals(part))
                 .findFirst();
         found.ifPresent(p -> {
-            page.append("<h2>").append(Markup.escaped(p.title())).append("</h2>");
+            page.append("<h2>").append(RichText.escaped(p.title())).append("</h2>");
             String instructions = file.layout().instructions().get(p.id());
             if (instructions != null) {
-                page.append("<p>").append(Markup.escaped(instructions)).append("</p>");
+                page.append("<p>").append(RichText.escaped(instructions)).append("</p>");
             }
         });
     }
@@ -117,7 +111,7 @@ public final class PaperPage {
     private String picture(String hash, String alt) {
         return pictures.apply(hash)
                 .map(p -> "<img src=\"data:" + p.type() + ";base64,"
-                        + Base64.getEncoder().encodeToString(p.bytes()) + "\" alt=\"" + Markup.escaped(alt) + "\"/>")
-                .orElse("<p>[" + Markup.escaped(alt) + "]</p>");
+                        + Base64.getEncoder().encodeToString(p.bytes()) + "\" alt=\"" + RichText.escaped(alt) + "\"/>")
+                .orElse("<p>[" + RichText.escaped(alt) + "]</p>");
     }
 }

@@ -2,6 +2,7 @@ package org.scholion.sheets.paper;
 
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.util.XRLog;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -10,6 +11,11 @@ import java.util.Objects;
 
 /** Sets XHTML as PDF with our own fonts; formulas are drawn as vectors where {@code <object class="formula">} stands. */
 public final class PaperPdf {
+    static {
+        // It tells of every page that it sets; what goes wrong is thrown all the same.
+        XRLog.setLoggingEnabled(false);
+    }
+
     private PaperPdf() {}
 
     public static byte[] of(String xhtml) {
