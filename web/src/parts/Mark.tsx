@@ -45,6 +45,15 @@ function words({ state, points: got, of }: { state: string; points: string; of: 
   }
 }
 
+/** Whether an open answer counts as mastered, where its item says from where on. */
+export function Mastered({ mark }: { mark: { mastered?: boolean | null } }) {
+  return mark.mastered === null || mark.mastered === undefined ? null : (
+    <span className="text-small font-semibold text-standard">
+      {mark.mastered ? t("mastered") : t("not yet mastered")}
+    </span>
+  );
+}
+
 /** A mark with its reason and who decided. */
 export function MarkWithReason({ mark }: { mark: Shown }) {
   return (

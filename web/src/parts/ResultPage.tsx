@@ -3,7 +3,7 @@ import type { Schemas } from "../api/client";
 import { withoutPlaces } from "../stops/key/kinds/blanks";
 import { t } from "../text";
 import { percent, points } from "../text/figures";
-import { Mark } from "./Mark";
+import { Mark, Mastered } from "./Mark";
 import { Rich } from "./Rich";
 
 type Result = Schemas["StudentResult"];
@@ -60,6 +60,7 @@ export function ResultPage({
                   {item.comment && item.mark.state === "scored" && (
                     <p className="text-small text-soft">{item.mark.because}</p>
                   )}
+                  <Mastered mark={item.mark} />
                   <p className="text-small text-soft">{who(item.mark)}</p>
                 </>
               )}

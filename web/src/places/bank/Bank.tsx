@@ -8,12 +8,20 @@ import { Sheet } from "../../parts/Sheet";
 import { Empty, Loaded, Trouble } from "../../parts/States";
 import { t } from "../../text";
 import { BankFilters, NOTHING, type Wanted } from "./BankFilters";
+import { BankHead } from "./BankHead";
 import { BankMargin } from "./BankMargin";
 import { BankRows } from "./BankRows";
+import { Rubrics } from "./rubrics/Rubrics";
 import { Twins } from "./Twins";
 
-/** The bank: items found by words and filters; the chosen one in the margin; several put into a paper at once. */
+/** The bank: its items, or the rubrics that are kept in it. */
 export function Bank() {
+  const [params] = useSearchParams();
+  return params.get("view") === "rubrics" ? <Rubrics /> : <Items />;
+}
+
+/** Items found by words and filters; the chosen one in the margin; several put into a paper at once. */
+function Items() {
   const client = useQueryClient();
   const [params] = useSearchParams();
   const into = params.get("into");
@@ -57,14 +65,13 @@ export function Bank() {
       }
     >
       <div className="px-6 py-4">
-        <div className="mb-3 flex items-baseline gap-6">
-          <h1 className="font-script text-title font-semibold">{t("Bank")}</h1>
+        <BankHead at="items">
           {into && (
             <Link className="underline" to={`/a/${into}/key${draw ? "?view=paper" : ""}`}>
               {t("back to the key")}
             </Link>
           )}
-        </div>
+        </BankHead>
         <BankFilters wanted={wanted} folders={folders.data ?? []} onWanted={setWanted} onFolders={changed} />
         {picked.length > 0 && (
           <Picked

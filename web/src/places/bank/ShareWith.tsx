@@ -5,7 +5,7 @@ import { MarginPart } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
 
-type Kind = "ITEM" | "FOLDER" | "ASSESSMENT";
+type Kind = "ITEM" | "FOLDER" | "ASSESSMENT" | "RUBRIC";
 
 /** With which colleagues something is shared, to use or to edit. */
 export function ShareWith({ kind, object, title }: { kind: Kind; object: string; title: string }) {

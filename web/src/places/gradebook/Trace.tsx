@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api, ok, type Schemas } from "../../api/client";
-import { Mark, MarkWithReason } from "../../parts/Mark";
+import { Mark, MarkWithReason, Mastered } from "../../parts/Mark";
 import { MarginPart, Note } from "../../parts/Sheet";
 import { Loaded } from "../../parts/States";
 import { t } from "../../text";
@@ -61,6 +61,7 @@ function TraceLine({ item }: { item: Schemas["TraceItem"] }) {
         </span>
       </p>
       <MarkWithReason mark={item.mark} />
+      <Mastered mark={item.mark} />
       {item.counted === null && <p className="text-small text-soft">{t("does not count")}</p>}
       {item.earlier.length > 0 && (
         <details className="text-small">

@@ -14,7 +14,7 @@ import { PairsKey } from "./kinds/PairsKey";
 import { SpotKey } from "./kinds/SpotKey";
 import { WorkingKey } from "./kinds/WorkingKey";
 import { NumberKey } from "./NumberKey";
-import { OpenKey } from "./OpenKey";
+import { OpenKey } from "./rubric/OpenKey";
 import { StandardPicker } from "./StandardPicker";
 import { TextKey } from "./TextKey";
 
@@ -83,7 +83,9 @@ export function ItemEditor({
           ))}
       </div>
       {KeyOfKind && <KeyOfKind item={item} onChange={onChange} />}
-      {item.kind === "open" && <OpenKey item={item} onChange={onChange} frameworks={frameworks} />}
+      {item.kind === "open" && (
+        <OpenKey item={item} items={items} faults={faults} onChange={onChange} frameworks={frameworks} />
+      )}
       {item.kind !== "passage" && (
         <div className="mt-5 flex flex-wrap items-start gap-6">
           <Field

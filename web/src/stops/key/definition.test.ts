@@ -56,7 +56,10 @@ describe("a key in a few words", () => {
   it("names several choices and open items", () => {
     expect(kindName({ ...choice, max: 3 })).toBe("choice, several");
     expect(kindName(choice)).toBe("choice");
-    expect(keyInShort(newItem("open", []))).toBe("1 criterion");
+    const open = newItem("open", []);
+    expect(keyInShort(open)).toBe("one scale");
+    const named = (open.rubric?.criteria ?? []).map((c) => ({ ...c, title: "Reasoning" }));
+    expect(keyInShort({ ...open, rubric: { criteria: named } })).toBe("1 criterion");
   });
 
   it("says in short what the key of the other kinds holds", () => {

@@ -18,6 +18,8 @@ export type Criterion = {
   standards?: Aligned[];
 };
 
+export type Rubric = { criteria: Criterion[] };
+
 export type Kind =
   | "choice"
   | "text"
@@ -66,7 +68,7 @@ export type Item = {
   unit?: { expect: string; convert?: boolean; missing?: string; wrong?: string };
   figures?: { count: number; otherwise?: string };
   decimal?: string;
-  rubric?: { criteria: Criterion[] };
+  rubric?: Rubric;
   words?: { min?: number; max?: number };
   mastery?: string;
   weight?: string;
@@ -98,6 +100,7 @@ export type Item = {
   reasonFor?: string;
   last?: string[];
   rubricShown?: boolean;
+  rubricKept?: { id: string; version: number };
   examples?: Example[];
   draw?: string;
 };
@@ -239,6 +242,14 @@ export function newCriterion(others: Criterion[]): Criterion {
   return { id: freeId("c", others), title: "", weight: "1", levels };
 }
 
+/** What a rubric is, in a few words. */
+export const rubricInShort = (rubric: Rubric): string =>
+  isScale(rubric) ? "one scale" : counted(rubric.criteria.length, "criterion", "criteria");
+
+/** A rubric of one criterion without a name is a single scale. */
+export const isScale = (rubric: Rubric): boolean =>
+  rubric.criteria.length === 1 && !rubric.criteria[0]?.title;
+
 /** What the key of an item is, in a few words for its row. */
 export function keyInShort(item: Item): string {
   switch (item.kind) {
@@ -266,7 +277,7 @@ export function keyInShort(item: Item): string {
     case "spot":
       return counted(item.key?.length ?? 0, "place");
     case "open":
-      return item.rubric ? counted(item.rubric.criteria.length, "criterion", "criteria") : "by hand";
+      return item.rubric ? rubricInShort(item.rubric) : "by hand";
     case "passage":
       return "–";
     default:

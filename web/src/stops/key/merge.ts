@@ -1,18 +1,8 @@
+import { same } from "../../parts/same";
 import type { Definition, Item } from "./definition";
 
 /** What a colleague changed meanwhile, and where both changed the same item. */
 export type Meanwhile = { by: string; changed: string[]; clashes: { id: string; theirs: Item | null }[] };
-
-const same = (a: unknown, b: unknown) => canonical(a) === canonical(b);
-
-/** The same text for the same value, whatever the order of its fields. */
-function canonical(value: unknown): string {
-  return JSON.stringify(value, (_, v) =>
-    v !== null && typeof v === "object" && !Array.isArray(v)
-      ? Object.fromEntries(Object.entries(v).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : v,
-  );
-}
 
 /**
  * Two people's changes to one key brought together, item by item. Where both changed the same item, mine stays on the

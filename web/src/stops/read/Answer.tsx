@@ -1,6 +1,6 @@
 import type { Schemas } from "../../api/client";
 import { TextButton } from "../../parts/Button";
-import { Mark } from "../../parts/Mark";
+import { Mark, Mastered } from "../../parts/Mark";
 import { t } from "../../text";
 
 const WIDTH = 64;
@@ -59,6 +59,7 @@ export function Answer({
         <p className="mb-2 flex gap-4 text-small">
           <strong>{answer.name ?? t("answer {{n}}", { n: at + 1 })}</strong>
           <Mark mark={answer.mark} />
+          <Mastered mark={answer.mark} />
           {answer.held && <span className="font-semibold text-waiting">{t("held back")}</span>}
         </p>
         <ol className="max-w-[44rem]">

@@ -45,6 +45,8 @@ class AccessTest {
             "GET /api/bank/twins",
             "GET /api/bank/folders",
             "POST /api/bank/folders",
+            "GET /api/rubrics",
+            "POST /api/rubrics",
             "GET /api/colleagues",
             "GET /api/shared-keys");
 
@@ -101,6 +103,11 @@ class AccessTest {
         ids.put(
                 "folder",
                 db.sql("select id from bank_folder limit 1").query(String.class).single());
+        ids.put(
+                "rubric",
+                db.sql("select id from rubric order by changed_at limit 1")
+                        .query(String.class)
+                        .single());
         ids.put(
                 "bankItem",
                 db.sql("select id from bank_item limit 1").query(String.class).single());
@@ -159,6 +166,9 @@ class AccessTest {
                     "",
                     "prompt",
                     "x");
+        }
+        if (path.contains("/api/rubrics")) {
+            return Map.of("title", "", "definition", Map.of(), "version", 1);
         }
         if (path.contains("/api/crosswalks")) {
             return Map.of("links", List.of(), "items", List.of());

@@ -4,6 +4,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.number.Fraction;
 
 /**
  * An open answer, read by a person against points or a rubric.
@@ -27,6 +28,22 @@ public record OpenItem(
         if (rubric != null) {
             Faulty.unless(rubric.maximum().signum() > 0, "rubric", "the rubric's best levels are worth nothing");
         }
+        Faulty.unless(
+                mastery == null
+                        || isLevel(rubric, mastery)
+                        || Fraction.parse(mastery).isPresent(),
+                "mastery",
+                "'" + mastery + "' is neither points nor a level of the rubric");
+    }
+
+    /** Whether the bound of mastery is a level of the rubric; else it is points. */
+    public boolean masteryIsLevel() {
+        return mastery != null && isLevel(rubric, mastery);
+    }
+
+    private static boolean isLevel(@Nullable Rubric rubric, String id) {
+        return rubric != null
+                && rubric.criteria().stream().anyMatch(c -> c.level(id).isPresent());
     }
 
     /** The item's own alignments and those of its rubric's criteria, each code once. */

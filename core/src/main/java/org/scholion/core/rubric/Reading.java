@@ -1,9 +1,11 @@
 package org.scholion.core.rubric;
 
+import java.util.HashMap;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
 import org.scholion.core.item.OpenItem;
+import org.scholion.core.item.Rubric;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.reason.Reason;
 import org.scholion.core.score.Mark;
@@ -18,6 +20,18 @@ import org.scholion.core.score.State;
 public record Reading(Map<String, String> levels, @Nullable Fraction points) {
     public Reading {
         levels = Map.copyOf(levels);
+    }
+
+    /** What of it still stands under a rubric that has changed: levels that are no longer there are not chosen. */
+    public Reading under(OpenItem item) {
+        Map<String, String> kept = new HashMap<>();
+        for (Rubric.Criterion criterion : item.criteria()) {
+            String level = levels.get(criterion.id());
+            if (level != null && criterion.level(level).isPresent()) {
+                kept.put(criterion.id(), level);
+            }
+        }
+        return new Reading(kept, points);
     }
 
     /**

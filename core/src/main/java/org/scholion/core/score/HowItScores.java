@@ -246,12 +246,31 @@ public final class HowItScores implements Item.ByKind<String> {
 
     @Override
     public String open(OpenItem item) {
-        String words = item.maxWords() == null ? "" : " At most " + item.maxWords() + " words are asked for.";
+        String words = (item.maxWords() == null ? "" : " At most " + item.maxWords() + " words are asked for.")
+                + mastered(item);
         return item.rubric() == null
                 ? "You read each answer and give from 0 to " + item.points() + " points." + words
                 : "You read each answer and choose a level for each of "
                         + item.criteria().size() + " criteria; " + item.rubric().maximum() + " on the rubric are worth "
                         + item.points() + " points." + words;
+    }
+
+    private static String mastered(OpenItem item) {
+        if (item.mastery() == null) {
+            return "";
+        }
+        if (!item.masteryIsLevel()) {
+            Fraction bound = Fraction.exactly(item.mastery());
+            boolean beyond = bound.compareTo(item.points()) > 0;
+            return " It counts as mastered from " + bound + " points on"
+                    + (beyond ? ", which no answer can reach." : ".");
+        }
+        List<String> levels = item.criteria().stream()
+                .flatMap(c -> c.level(item.mastery()).stream())
+                .map(l -> l.text().isBlank() ? "level " + l.id() : quoted(l.text()))
+                .distinct()
+                .toList();
+        return " It counts as mastered from " + String.join(" and ", levels) + " on.";
     }
 
     @Override

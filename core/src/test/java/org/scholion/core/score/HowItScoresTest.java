@@ -20,6 +20,7 @@ import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.NumberItem;
 import org.scholion.core.item.OpenItem;
 import org.scholion.core.item.PassageItem;
+import org.scholion.core.item.Rubric;
 import org.scholion.core.item.TextItem;
 import org.scholion.core.number.Fraction;
 
@@ -88,6 +89,18 @@ class HowItScoresTest {
         assertThat(HowItScores.of(new OpenItem(head(), null, null, 120, null)))
                 .isEqualTo("You read each answer and give from 0 to 1 points. At most 120 words are asked for.");
         assertThat(HowItScores.of(new PassageItem(head()))).contains("nothing is scored");
+    }
+
+    @Test
+    void an_open_item_says_from_where_on_it_counts_as_mastered_and_when_no_answer_can_get_there() {
+        assertThat(HowItScores.of(new OpenItem(head(), null, null, null, "0.5")))
+                .endsWith("It counts as mastered from 0.5 points on.");
+        assertThat(HowItScores.of(new OpenItem(head(), null, null, null, "2")))
+                .endsWith("It counts as mastered from 2 points on, which no answer can reach.");
+        Rubric.Criterion criterion = new Rubric.Criterion(
+                "c1", "", Fraction.ONE, List.of(new Rubric.Level("good", Fraction.ONE, "a chain")), List.of());
+        assertThat(HowItScores.of(new OpenItem(head(), new Rubric(List.of(criterion)), null, null, "good")))
+                .endsWith("It counts as mastered from “a chain” on.");
     }
 
     @Test

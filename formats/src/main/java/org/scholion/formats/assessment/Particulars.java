@@ -19,6 +19,7 @@ import tools.jackson.databind.JsonNode;
  * @param reasonFor the choice whose reason this open item asks for
  * @param last options that stay at the end when the others are shuffled
  * @param rubricShown whether students see the rubric before they answer
+ * @param rubricKept the kept rubric that the item's own was taken from
  * @param examples answers with what they are to be worth, checked again at every change
  */
 public record Particulars(
@@ -33,13 +34,17 @@ public record Particulars(
         @Nullable String reasonFor,
         List<String> last,
         boolean rubricShown,
+        @Nullable Kept rubricKept,
         List<Example> examples) {
 
     public static final Particulars NONE = new Particulars(
-            null, null, Feedback.NONE, null, List.of(), null, null, null, null, List.of(), false, List.of());
+            null, null, Feedback.NONE, null, List.of(), null, null, null, null, List.of(), false, null, List.of());
 
     /** A picture by the SHA-256 of its bytes, and what it shows, in words. */
     public record Picture(String file, String alt) {}
+
+    /** Something kept for many papers, and which version of it. */
+    public record Kept(String id, int version) {}
 
     /** What is said to whoever was right, partly right or wrong; formatted text like the body. */
     public record Feedback(

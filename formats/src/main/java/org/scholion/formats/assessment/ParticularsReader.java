@@ -26,6 +26,7 @@ final class ParticularsReader {
                 c.textOrNull("reasonFor"),
                 c.list("last").stream().map(Cursor::asText).toList(),
                 c.flag("rubricShown", false),
+                c.field("rubricKept").map(ParticularsReader::kept).orElse(null),
                 c.list("examples").stream().map(ParticularsReader::example).toList());
     }
 
@@ -49,6 +50,15 @@ final class ParticularsReader {
         }
         c.refuseUnknown();
         return picture;
+    }
+
+    private static Particulars.Kept kept(Cursor c) {
+        Particulars.Kept kept = new Particulars.Kept(c.text("id"), c.whole("version", 0));
+        if (kept.version() < 1) {
+            c.fault("a kept rubric is named with its version, from 1 on");
+        }
+        c.refuseUnknown();
+        return kept;
     }
 
     private static Particulars.Feedback feedback(Cursor c) {

@@ -33,6 +33,11 @@ final class ParticularsWriter {
         if (p.rubricShown()) {
             node.put("rubricShown", true);
         }
+        if (p.rubricKept() != null) {
+            node.putObject("rubricKept")
+                    .put("id", p.rubricKept().id())
+                    .put("version", p.rubricKept().version());
+        }
         if (!p.examples().isEmpty()) {
             ArrayNode examples = node.putArray("examples");
             p.examples().forEach(e -> example(examples.addObject(), e));

@@ -177,7 +177,10 @@ public final class Cursor {
         }
         Optional<Fraction> read = node.isString() ? Fraction.parse(node.stringValue()) : Optional.empty();
         return read.orElseGet(() -> {
-            fault("an exact number in quotes is expected here, such as \"1.5\" or \"1/3\"");
+            fault(
+                    node.isString()
+                            ? "'" + node.stringValue() + "' is not a number such as 1.5 or 1/3"
+                            : "an exact number in quotes is expected here, such as \"1.5\" or \"1/3\"");
             return Fraction.ONE;
         });
     }

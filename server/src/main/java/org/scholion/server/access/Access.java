@@ -54,6 +54,15 @@ public class Access {
                 "select 1 from bank_folder f where f.id = :id and (f.owner_id = :me or exists (select 1 from share s"
                         + " where s.person_id = :me and s.may_edit and s.object_id = f.id))",
                 Me.Role.TEACHER),
+        /** Take a kept rubric into papers: one's own, or one that is shared. */
+        USE_RUBRIC(
+                "select 1 from rubric r where r.id = :id and (r.owner_id = :me or exists (select 1 from share s"
+                        + " where s.person_id = :me and s.object_id = r.id))",
+                Me.Role.TEACHER),
+        EDIT_RUBRIC(
+                "select 1 from rubric r where r.id = :id and (r.owner_id = :me or exists (select 1 from share s"
+                        + " where s.person_id = :me and s.may_edit and s.object_id = r.id))",
+                Me.Role.TEACHER),
         /** See or decide about one student's attempt as its teacher. */
         WORK_ON_ATTEMPT(
                 "select 1 from attempt x join assessment a on a.id = x.assessment_id"

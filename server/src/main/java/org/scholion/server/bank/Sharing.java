@@ -11,7 +11,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** What is shared with whom: an item, a folder, or an assessment's key; to use, or to edit as well. */
+/** What is shared with whom: an item, a folder, a rubric, or an assessment's key; to use, or to edit as well. */
 @Service
 public class Sharing {
     private final JdbcClient db;
@@ -28,7 +28,8 @@ public class Sharing {
     public enum Kind {
         ITEM(Access.Action.EDIT_BANK_ITEM),
         FOLDER(Access.Action.EDIT_BANK_FOLDER),
-        ASSESSMENT(Access.Action.WORK_ON_ASSESSMENT);
+        ASSESSMENT(Access.Action.WORK_ON_ASSESSMENT),
+        RUBRIC(Access.Action.EDIT_RUBRIC);
 
         private final Access.Action needed;
 

@@ -36,21 +36,32 @@ class DemoKeys {
     private final Folders folders;
     private final Sharing sharing;
     private final Files files;
+    private final DemoRubrics rubrics;
     private final JdbcClient db;
 
-    DemoKeys(Assessments assessments, BankItems bank, Folders folders, Sharing sharing, Files files, JdbcClient db) {
+    DemoKeys(
+            Assessments assessments,
+            BankItems bank,
+            Folders folders,
+            Sharing sharing,
+            Files files,
+            DemoRubrics rubrics,
+            JdbcClient db) {
         this.assessments = assessments;
         this.bank = bank;
         this.folders = folders;
         this.sharing = sharing;
         this.files = files;
+        this.rubrics = rubrics;
         this.db = db;
     }
 
     void write(DemoSchool.School school) {
         save(school, DemoSchool.read("letters"));
         String picture = files.take(school.aud(), "harbour.png", sketch()).id();
-        String approach = Json.write(DemoSchool.read("approach")).replace("PICTURE", picture);
+        String approach = Json.write(DemoSchool.read("approach"))
+                .replace("PICTURE", picture)
+                .replace("KEPT", rubrics.write(school).toString());
         save(school, Json.read(approach));
         fillBank(school);
         walkAcross(school);

@@ -132,7 +132,8 @@ public class ResultPage {
     private static StudentResult.ResultMark mark(Item item, LedgerMark m, Sees sees) {
         MarkView v = MarkView.of(item, m);
         String because = sees.keys() ? v.because() : Words.withoutKey(m.mark().reason());
-        return new StudentResult.ResultMark(v.state(), v.points(), v.of(), v.by().name(), because, v.who());
+        return new StudentResult.ResultMark(
+                v.state(), v.points(), v.of(), v.by().name(), because, v.who(), v.mastered());
     }
 
     /** The message with the highest bound that is reached; none without a percent. */

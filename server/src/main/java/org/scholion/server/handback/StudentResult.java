@@ -49,5 +49,6 @@ public record StudentResult(
             String of,
             String by,
             String because,
-            @Nullable String who) {}
+            @Nullable String who,
+            @Nullable Boolean mastered) {}
 }

@@ -104,6 +104,8 @@ public final class Comparison {
                 body(id, number, a.asString(""), b.asString(""));
             } else if (field.equals("options")) {
                 options(id, number, a, b);
+            } else if (field.equals("rubric")) {
+                RubricWords.changes(a, b).forEach(words -> add(id, number, words, false));
             } else {
                 add(id, number, KeyWords.change(field, a, b, was, now), false);
             }

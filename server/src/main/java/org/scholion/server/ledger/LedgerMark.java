@@ -1,6 +1,8 @@
 package org.scholion.server.ledger;
 
 import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.score.Mark;
@@ -24,6 +26,16 @@ public record LedgerMark(
 
     public boolean byPerson() {
         return person != null;
+    }
+
+    /** The levels that a reader chose, by criterion; empty for other marks. */
+    public Map<String, String> levels() {
+        Map<String, String> levels = new LinkedHashMap<>();
+        if (reading != null) {
+            JsonNode chosen = reading.path("levels");
+            chosen.propertyNames().forEach(c -> levels.put(c, chosen.path(c).asString("")));
+        }
+        return levels;
     }
 
     /** What the reader says to the student; empty when nothing. */

@@ -3,13 +3,16 @@ package org.scholion.server.ledger;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
+import org.scholion.core.item.OpenItem;
 import org.scholion.core.reason.Words;
+import org.scholion.core.rubric.Mastery;
 import org.scholion.core.score.Mark;
 import org.scholion.core.score.State;
 
 /**
  * A mark as the pages show it. Points are exact, such as {@code 1.5} or {@code 2/3}.
  *
+ * @param mastered whether an open answer counts as mastered; null where its item names no bound or nobody has decided
  * @param by who decided: a rule of the key, a person's hand, or nobody yet
  */
 public record MarkView(
@@ -20,7 +23,8 @@ public record MarkView(
         String because,
         @Nullable String who,
         int edition,
-        Instant at) {
+        Instant at,
+        @Nullable Boolean mastered) {
 
     /** Who decided. */
     public enum By {
@@ -38,7 +42,8 @@ public record MarkView(
                 Words.english(m.mark().reason()),
                 m.personName(),
                 m.edition(),
-                m.at());
+                m.at(),
+                item instanceof OpenItem open ? Mastery.of(open, m.mark()).orElse(null) : null);
     }
 
     private static By by(Mark mark, boolean person) {

@@ -31,7 +31,8 @@ import tools.jackson.databind.JsonNode;
 
 /**
  * Scores the same answers under another edition. Preview and confirmation are the same computation; confirming writes
- * the edition and appends the marks that moved. What a person decided about one attempt stays.
+ * the edition and appends the marks that moved. What a person decided about one attempt stays; the levels that a reader
+ * chose are worth what the rubric says now.
  */
 @Service
 public class Regrading {
@@ -185,6 +186,7 @@ public class Regrading {
             for (Item item : items) {
                 LedgerMark was = marks.get(item.id());
                 if (was != null && (was.byPerson() || was.mark().state() == State.EXCUSED)) {
+                    Rereading.under(item, was, candidate.number(), now).ifPresent(moved::add);
                     continue;
                 }
                 Mark mark = candidate.scorer(item).score(Attempts.answer(item, said));

@@ -186,16 +186,13 @@ public class Readings {
 
     private static ReadAnswer view(OpenItem item, Attempt attempt, Answer answer, LedgerMark m, boolean names) {
         JsonNode reading = m.reading() == null ? JsonColumn.node(Map.of()) : m.reading();
-        Map<String, String> levels = new LinkedHashMap<>();
-        JsonNode chosen = reading.path("levels");
-        chosen.propertyNames().forEach(c -> levels.put(c, chosen.path(c).asString("")));
         return new ReadAnswer(
                 attempt.id(),
                 names ? attempt.name() : null,
                 answer.shown(),
                 WordRuns.of(answer.shown()).size(),
                 MarkView.of(item, m),
-                levels,
+                new Reading(m.levels(), null).under(item).levels(),
                 reading.hasNonNull("points") ? reading.get("points").stringValue() : null,
                 m.comment(),
                 reading.path("note").asString(""),

@@ -1,0 +1,104 @@
+package org.scholion.server.key;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import tools.jackson.databind.JsonNode;
+
+/** Two versions of a rubric compared, in words. */
+public final class RubricWords {
+    private final List<String> words = new ArrayList<>();
+
+    private RubricWords() {}
+
+    /** One sentence for each thing that changed; empty when nothing did. */
+    public static List<String> changes(JsonNode was, JsonNode now) {
+        RubricWords comparison = new RubricWords();
+        if (now.isMissingNode()) {
+            return List.of("no rubric any more: points are given directly");
+        }
+        if (was.isMissingNode()) {
+            return List.of("a rubric instead of points given directly");
+        }
+        comparison.criteria(byId(was.path("criteria")), byId(now.path("criteria")));
+        return comparison.words.isEmpty() ? List.of("the order in the rubric changed") : comparison.words;
+    }
+
+    private static Map<String, JsonNode> byId(JsonNode list) {
+        Map<String, JsonNode> all = new LinkedHashMap<>();
+        list.forEach(x -> all.put(x.path("id").asString(""), x));
+        return all;
+    }
+
+    private void criteria(Map<String, JsonNode> was, Map<String, JsonNode> now) {
+        now.forEach((id, criterion) -> {
+            if (was.containsKey(id)) {
+                criterion(was.get(id), criterion);
+            } else {
+                words.add("another criterion, " + name(criterion));
+            }
+        });
+        was.forEach((id, criterion) -> {
+            if (!now.containsKey(id)) {
+                words.add("no longer the criterion " + name(criterion));
+            }
+        });
+    }
+
+    private void criterion(JsonNode was, JsonNode now) {
+        String of = name(now);
+        if (!text(was, "title", "").equals(text(now, "title", ""))) {
+            words.add("the criterion " + of + " instead of " + name(was));
+        }
+        if (!text(was, "weight", "1").equals(text(now, "weight", "1"))) {
+            words.add(of + " weighs " + text(now, "weight", "1") + " instead of " + text(was, "weight", "1"));
+        }
+        if (!codes(was).equals(codes(now))) {
+            words.add(of + " counts for " + orNone(codes(now)) + " instead of " + orNone(codes(was)));
+        }
+        levels(of, byId(was.path("levels")), byId(now.path("levels")));
+    }
+
+    private void levels(String of, Map<String, JsonNode> was, Map<String, JsonNode> now) {
+        now.forEach((id, level) -> {
+            JsonNode old = was.get(id);
+            if (old == null) {
+                words.add(of + " has another level, " + level(level));
+            } else if (!old.equals(level)) {
+                words.add(of + ": " + level(level) + " instead of " + level(old));
+            }
+        });
+        was.forEach((id, level) -> {
+            if (!now.containsKey(id)) {
+                words.add(of + " no longer has the level " + level(level));
+            }
+        });
+    }
+
+    private static String level(JsonNode level) {
+        String points = text(level, "points", "0");
+        return Comparison.quoted(text(level, "text", "")) + " for " + points;
+    }
+
+    private static String name(JsonNode criterion) {
+        String title = text(criterion, "title", "");
+        return title.isBlank() ? "the scale" : Comparison.quoted(title);
+    }
+
+    private static Set<String> codes(JsonNode criterion) {
+        Set<String> codes = new TreeSet<>();
+        criterion.path("standards").forEach(s -> codes.add(text(s, "code", "")));
+        return codes;
+    }
+
+    private static String orNone(Set<String> codes) {
+        return codes.isEmpty() ? "no standard" : String.join(", ", codes);
+    }
+
+    private static String text(JsonNode node, String field, String otherwise) {
+        return node.path(field).asString(otherwise);
+    }
+}

@@ -1,0 +1,91 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Link } from "react-router";
+import { api, ok, type Schemas } from "../../../api/client";
+import { TextButton } from "../../../parts/Button";
+import { MarginPart } from "../../../parts/Sheet";
+import { Loaded, Trouble } from "../../../parts/States";
+import { t } from "../../../text";
+import { moment } from "../../../text/figures";
+import { ShareWith } from "../ShareWith";
+
+/** Where the chosen rubric is used, what each of its versions changed, and with whom it is shared. */
+export function RubricMargin({ line, onCopy }: { line: Schemas["RubricLine"]; onCopy: () => void }) {
+  const client = useQueryClient();
+  const path = { params: { path: { rubric: line.id } } };
+  const done = () => client.invalidateQueries({ queryKey: ["rubrics"] });
+  const query = useQuery({
+    queryKey: ["rubrics", line.id, line.version],
+    queryFn: () => ok(api.GET("/api/rubrics/{rubric}", path)),
+  });
+  const back = useMutation({
+    mutationFn: (v: Schemas["RubricVersion"]) =>
+      ok(
+        api.PUT("/api/rubrics/{rubric}", {
+          ...path,
+          body: { title: v.title, definition: v.definition, version: line.version },
+        }),
+      ),
+    onSuccess: done,
+  });
+  const remove = useMutation({
+    mutationFn: () => ok(api.DELETE("/api/rubrics/{rubric}", path)),
+    onSuccess: done,
+  });
+  return (
+    <Loaded query={query}>
+      {(view) => (
+        <>
+          <MarginPart title={t("Used in")}>
+            {view.uses.length === 0 && <p className="text-soft">{t("Not in any paper yet.")}</p>}
+            <ul className="text-small">
+              {view.uses.map((u) => (
+                <li key={u.assessment + u.item} className="border-b border-rule py-1">
+                  <Link className="underline" to={`/a/${u.assessment}/key?item=${u.item}`}>
+                    {u.title}
+                  </Link>{" "}
+                  <span className={u.version < line.version ? "text-waiting" : "text-soft"}>
+                    {t("version {{n}}", { n: u.version })}
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </MarginPart>
+          <MarginPart title={t("Versions")}>
+            <ul className="text-small">
+              {view.versions.map((v) => (
+                <li key={v.version} className="border-b border-rule py-1">
+                  <strong>{v.version}</strong> · {v.by}, {moment(v.at)}
+                  {v.changes.map((words) => (
+                    <span key={words} className="block">
+                      {words}
+                    </span>
+                  ))}
+                  {line.mayEdit && v.version !== line.version && (
+                    <TextButton disabled={back.isPending} onClick={() => back.mutate(v)}>
+                      {t("make it the latest again")}
+                    </TextButton>
+                  )}
+                </li>
+              ))}
+            </ul>
+          </MarginPart>
+          {line.mayEdit && (
+            <ShareWith kind="RUBRIC" object={line.id} title={t("This rubric is shared with")} />
+          )}
+          <p className="flex flex-wrap gap-4 text-small">
+            <TextButton className="underline" onClick={onCopy}>
+              {t("Take a copy")}
+            </TextButton>
+            {line.mayEdit && (
+              <TextButton className="underline" disabled={remove.isPending} onClick={() => remove.mutate()}>
+                {t("Take it out of the bank")}
+              </TextButton>
+            )}
+          </p>
+          <p className="text-small text-soft">{t("Papers that use it keep theirs.")}</p>
+          <Trouble error={back.error ?? remove.error} />
+        </>
+      )}
+    </Loaded>
+  );
+}
