@@ -37,6 +37,12 @@ export function ResultPage({
         <p className="mt-2 text-waiting">{t("Something is still to be decided; this may change.")}</p>
       )}
       {result.message && <p className="mt-3 font-script text-words">{result.message}</p>}
+      {(result.awards ?? []).map((a) => (
+        <p key={a.title} className="mt-3 border-l-3 border-standard bg-standard-wash px-3 py-2">
+          <strong className="text-standard">{a.title}</strong>
+          {a.words && <span className="block font-script">{a.words}</span>}
+        </p>
+      ))}
       <ol className="mt-5 border-t border-rule">
         {result.items.map((item) => (
           <li

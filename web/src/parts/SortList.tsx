@@ -76,7 +76,7 @@ function Row({ id, name, children }: { id: string; name: string; children: React
         {...attributes}
         {...listeners}
         aria-label={t("move {{name}}", { name })}
-        className="cursor-grab touch-none px-1 text-soft"
+        className="cursor-grab touch-none self-start px-1 pt-1 text-soft"
       >
         <span aria-hidden="true">⠿</span>
       </button>

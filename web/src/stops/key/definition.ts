@@ -114,6 +114,7 @@ export type Drawn = {
   each?: "sitting" | "student";
 };
 export type Trial = { name: string; answers: Record<string, unknown> };
+export type Award = { id: string; title: string; from: string; words?: string };
 export type Grading = {
   percentDigits?: number;
   negativeTotals?: boolean;
@@ -133,6 +134,7 @@ export type Definition = {
   shuffle?: { items?: boolean; options?: boolean };
   draws?: Drawn[];
   trials?: Trial[];
+  awards?: Award[];
   adjustments?: { item: string; do: string }[];
   questions?: { file: string; name: string; type: string }[];
 };

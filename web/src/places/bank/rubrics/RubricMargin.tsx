@@ -61,7 +61,11 @@ export function RubricMargin({ line, onCopy }: { line: Schemas["RubricLine"]; on
                     </span>
                   ))}
                   {line.mayEdit && v.version !== line.version && (
-                    <TextButton disabled={back.isPending} onClick={() => back.mutate(v)}>
+                    <TextButton
+                      className="block underline"
+                      disabled={back.isPending}
+                      onClick={() => back.mutate(v)}
+                    >
                       {t("make it the latest again")}
                     </TextButton>
                   )}

@@ -21,6 +21,7 @@ import type { KeyPage } from "../Key";
 import { Saving } from "../KeyMargin";
 import { withoutPlaces } from "../kinds/blanks";
 import { usePaperSums } from "../usePaperSums";
+import { Awards } from "./Awards";
 import { Bands } from "./Bands";
 import { Draws } from "./Draws";
 import { Rules } from "./Rules";
@@ -144,6 +145,11 @@ export function Paper({ assessment, view, draft }: KeyPage) {
           grading={definition.grading ?? {}}
           faults={draft.faults}
           onChange={(grading) => set((d) => ({ ...d, grading }))}
+        />
+        <Awards
+          awards={definition.awards ?? []}
+          faults={draft.faults}
+          onChange={(awards) => set((d) => put(d, "awards", awards))}
         />
       </div>
     </Sheet>

@@ -76,7 +76,7 @@ export function CriterionEditor({
           </li>
         ))}
       </ol>
-      <div className="flex flex-wrap items-center gap-6">
+      <div className="flex flex-wrap items-start gap-6">
         <TextButton onClick={() => set([...levels, nextLevel(levels)])}>{t("another level")}</TextButton>
         <StandardPicker
           frameworks={frameworks}

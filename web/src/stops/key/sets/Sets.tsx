@@ -118,7 +118,7 @@ function SetTable({
     <table className="w-full">
       <thead>
         <tr className="border-b border-rule text-left text-small text-soft">
-          {["Set", "Score", "Percent", "Band", "Said", ""].map((name) => (
+          {["Set", "Score", "Percent", "Band", "Said and given", ""].map((name) => (
             <th key={name} scope="col" className="py-1 font-normal">
               {name ? t(name) : <span className="sr-only">{t("take out")}</span>}
             </th>
@@ -146,7 +146,12 @@ function SetTable({
                   <span className="text-soft"> {r.passed ? t("passes") : t("does not pass")}</span>
                 )}
               </td>
-              <td className="font-script">{r?.message}</td>
+              <td className="font-script">
+                {r?.message}
+                {r && r.awards.length > 0 && (
+                  <strong className="block font-sans text-small text-standard">{r.awards.join(", ")}</strong>
+                )}
+              </td>
               <td className="text-right">
                 <TextButton className="text-small text-soft" onClick={() => onRemove(i)}>
                   {t("out")}

@@ -12,6 +12,8 @@ import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.Visitor;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 @ExtendWith(Scholion.class)
 class ReadAndHandBackTest {
@@ -246,6 +248,35 @@ class ReadAndHandBackTest {
                         .stringValue())
                 .isEqualTo("You did.");
         assertThat(standings.differences()).isEmpty();
+    }
+
+    @Test
+    void an_award_comes_with_the_result_that_reaches_it_and_only_where_the_score_is_shown(Scholion.Running school) {
+        Lesson lesson = read(school, "Awarded");
+        ObjectNode definition = Lesson.definition("Awarded").asObject();
+        definition.get("grading").asObject().put("pass", "50");
+        ArrayNode awards = definition.putArray("awards");
+        awards.addObject().put("id", "a1").put("title", "Deckhand").put("from", "60");
+        awards.addObject().put("id", "a2").put("title", "Mate").put("from", "60.1");
+        lesson.teacher
+                .post(lesson.path("/editions"), Map.of("definition", Lesson.plain(definition), "why", "awards"))
+                .ok();
+        handBack(lesson, "Noor Haddix", ALL).ok();
+        JsonNode given = result(school, "Noor Haddix", "Awarded").get("result").get("awards");
+        assertThat(given.valueStream().map(a -> a.get("title").stringValue())).containsExactly("Deckhand");
+        Map<String, Object> noScore = new HashMap<>(ALL);
+        noScore.put("score", false);
+        handBack(lesson, "Noor Haddix", noScore).ok();
+        assertThat(result(school, "Noor Haddix", "Awarded").toString()).doesNotContain("Deckhand");
+        assertThat(lesson.teacher
+                        .get(lesson.path("/hand-back"))
+                        .ok()
+                        .get("borderline")
+                        .get(0)
+                        .get("bound")
+                        .stringValue())
+                .as("exactly on the first award")
+                .isEqualTo("60");
     }
 
     @Test

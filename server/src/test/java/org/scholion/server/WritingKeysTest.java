@@ -99,6 +99,31 @@ class WritingKeysTest {
     }
 
     @Test
+    void a_set_says_which_awards_it_would_get_and_none_while_an_answer_waits_for_its_reader(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Sets with awards");
+        ObjectNode draft = Lesson.definition("Sets with awards").asObject();
+        draft.putArray("awards")
+                .addObject()
+                .put("id", "a1")
+                .put("title", "Deckhand")
+                .put("from", "50");
+        JsonNode proposed = lesson.teacher
+                .post(lesson.path("/trials/proposed"), only(draft))
+                .ok();
+        assertThat(proposed.valueStream().map(p -> p.get("name").stringValue()))
+                .contains("right below 50 %", "just at 50 %");
+        ArrayNode trials = draft.putArray("trials");
+        proposed.forEach(trials::add);
+        trials.addObject().put("name", "unread").putObject("answers").put("q4", "Because the water drops.");
+        for (JsonNode set :
+                lesson.teacher.post(lesson.path("/trials"), only(draft)).ok()) {
+            boolean reached = Double.parseDouble(set.get("percent").stringValue()) >= 50
+                    && !set.get("provisional").booleanValue();
+            assertThat(set.get("awards")).as("%s", set.get("name")).hasSize(reached ? 1 : 0);
+        }
+    }
+
+    @Test
     void points_time_and_coverage_are_summed_also_of_a_key_that_is_not_finished(Scholion.Running school) {
         Lesson lesson = Lesson.written(school, "Sums");
         ObjectNode draft = Lesson.definition("Sums").asObject();

@@ -250,8 +250,11 @@ public final class HowItScores implements Item.ByKind<String> {
                 + mastered(item);
         return item.rubric() == null
                 ? "You read each answer and give from 0 to " + item.points() + " points." + words
-                : "You read each answer and choose a level for each of "
-                        + item.criteria().size() + " criteria; " + item.rubric().maximum() + " on the rubric are worth "
+                : "You read each answer and choose a level "
+                        + (item.criteria().size() == 1
+                                ? "on one scale; "
+                                : "for each of " + item.criteria().size() + " criteria; ")
+                        + item.rubric().maximum() + " on the rubric are worth "
                         + item.points() + " points." + words;
     }
 

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.scholion.core.draw.Draw;
+import org.scholion.core.total.Award;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -14,6 +15,7 @@ import tools.jackson.databind.JsonNode;
  * @param instructions what stands above a part, by the part's id
  * @param drawnItems the draw that an item belongs to, by the item's id
  * @param trials whole sets of made-up answers
+ * @param awards what is given from which percent on
  * @param questions the questions' own paper, where they are not written here
  */
 public record Layout(
@@ -23,9 +25,11 @@ public record Layout(
         List<Draw> draws,
         Map<String, String> drawnItems,
         List<Trial> trials,
+        List<Award> awards,
         List<Sheet> questions) {
 
-    public static final Layout PLAIN = new Layout(false, false, Map.of(), List.of(), Map.of(), List.of(), List.of());
+    public static final Layout PLAIN =
+            new Layout(false, false, Map.of(), List.of(), Map.of(), List.of(), List.of(), List.of());
 
     /** A file by the SHA-256 of its bytes, its name, and its media type. */
     public record Sheet(String file, String name, String type) {}
@@ -42,6 +46,7 @@ public record Layout(
         draws = List.copyOf(draws);
         drawnItems = Map.copyOf(drawnItems);
         trials = List.copyOf(trials);
+        awards = List.copyOf(awards);
         questions = List.copyOf(questions);
     }
 

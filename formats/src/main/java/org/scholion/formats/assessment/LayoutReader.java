@@ -13,6 +13,7 @@ import org.scholion.core.item.Item;
 import org.scholion.core.item.OpenItem;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.standard.Framework;
+import org.scholion.core.total.Award;
 import org.scholion.formats.json.Cursor;
 import tools.jackson.databind.JsonNode;
 
@@ -43,6 +44,7 @@ public final class LayoutReader {
                 AssessmentReader.all(root.list("draws"), LayoutReader::draw),
                 drawn,
                 AssessmentReader.all(root.list("trials"), LayoutReader::trial),
+                AssessmentReader.all(root.list("awards"), LayoutReader::award),
                 AssessmentReader.all(root.list("questions"), LayoutReader::sheet));
     }
 
@@ -71,6 +73,12 @@ public final class LayoutReader {
         Layout.Sheet sheet = new Layout.Sheet(c.text("file"), c.text("name", ""), c.text("type"));
         c.refuseUnknown();
         return sheet;
+    }
+
+    private static Award award(Cursor c) {
+        Award award = new Award(c.text("id"), c.text("title"), c.fraction("from"), c.textOrNull("words"));
+        c.refuseUnknown();
+        return award;
     }
 
     private static Layout.Trial trial(Cursor c) {

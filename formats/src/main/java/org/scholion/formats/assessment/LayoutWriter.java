@@ -1,6 +1,7 @@
 package org.scholion.formats.assessment;
 
 import org.scholion.core.draw.Draw;
+import org.scholion.core.total.Award;
 import org.scholion.formats.json.Cursor;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -26,6 +27,10 @@ final class LayoutWriter {
                             .put("name", q.name())
                             .put("type", q.type()));
         }
+        if (!layout.awards().isEmpty()) {
+            ArrayNode awards = node.putArray("awards");
+            layout.awards().forEach(a -> award(awards.addObject(), a));
+        }
         if (!layout.trials().isEmpty()) {
             ArrayNode trials = node.putArray("trials");
             for (Layout.Trial trial : layout.trials()) {
@@ -33,6 +38,15 @@ final class LayoutWriter {
                         trials.addObject().put("name", trial.name()).putObject("answers");
                 trial.answers().forEach(answers::set);
             }
+        }
+    }
+
+    private static void award(ObjectNode node, Award award) {
+        node.put("id", award.id())
+                .put("title", award.title())
+                .put("from", award.from().toExact());
+        if (award.words() != null) {
+            node.put("words", award.words());
         }
     }
 

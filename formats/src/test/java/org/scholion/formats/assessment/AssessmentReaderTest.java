@@ -99,7 +99,7 @@ class AssessmentReaderTest {
                 "\"percentDigits\": 2|\"percentDigits\": 9|grading.percentDigits|0 to 6",
                 "{\"root\": true}|{\"magic\": 1}|grading.curve[2]|add, scaleTo, root, line",
                 "\"perDay\": \"10%\"|\"perDay\": \"much%\"|grading.late.perDay|a percent",
-                "\"pass\": \"60\"|\"pass\": \"sixty\"|grading.pass|exact number"
+                "\"pass\": \"60\"|\"pass\": \"sixty\"|grading.pass|is not a number such as"
             })
     void what_is_wrong_is_refused_with_its_path(String right, String wrong, String path, String words) {
         assertThat(WHOLE).contains(right);

@@ -42,6 +42,7 @@ class BesideTheKeyTest {
                "examples": [{"answer": "flood", "state": "waits"}], "picture": {"file": "HASH", "alt": "a sketch"}}],
              "shuffle": {"items": true, "options": true},
              "draws": [{"id": "d", "take": 1, "quotas": [{"code": "T", "take": 1}], "difficulty": "0.6", "each": "student"}],
+             "awards": [{"id": "w", "title": "Deckhand", "from": "60", "words": "Well steered."}],
              "trials": [{"name": "one", "answers": {"t": "ebb"}}],
              "questions": [{"file": "HASH", "name": "paper.pdf", "type": "application/pdf"}]}
             """.replace("HASH", HASH);
@@ -88,6 +89,8 @@ class BesideTheKeyTest {
                 "\"difficulty\": \"0.8\"§\"difficulty\": \"8\"§items[1].difficulty: the difficulty is the share that is expected, from 0 to 1",
                 "\"minutes\": \"1.5\"§\"minutes\": \"-1\"§items[1].minutes: the time is in minutes and not below 0",
                 "\"alt\": \"a sketch\"§\"alt\": \" \"§items[3].picture: say in words what the picture shows, for whoever cannot see it",
+                "\"from\": \"60\"§\"from\": \"high\"§awards[0].from: 'high' is not a number such as 1.5 or 1/3",
+                "\"title\": \"Deckhand\"§\"title\": \" \"§awards[0].title: an award has a title",
                 "\"version\": 2}§\"version\": 0}§items[2].rubricKept: a kept rubric is named with its version, from 1 on",
                 "\"draw\": \"d\"§\"draw\": \"e\"§items[1].draw: no draw is called 'e'",
                 "\"take\": 1, \"quotas\"§\"take\": 2, \"quotas\"§draws[0]: 2 are to be drawn, but only 1 items are in the draw",

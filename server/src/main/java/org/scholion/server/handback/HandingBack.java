@@ -154,7 +154,7 @@ public class HandingBack {
                 lines,
                 bands(grading),
                 grading.pass() == null ? null : grading.pass().toExact(),
-                borderline(grading, lines));
+                borderline(edition, lines));
     }
 
     /** The hash that the same student would get now, under what they were shown then. */
@@ -190,12 +190,14 @@ public class HandingBack {
                 .toList();
     }
 
-    private static List<Borderline> borderline(Grading grading, List<HandBackLine> lines) {
+    private static List<Borderline> borderline(Edition edition, List<HandBackLine> lines) {
+        Grading grading = edition.assessment().grading();
         List<Fraction> bounds =
                 new ArrayList<>(grading.bands().stream().map(Grading.Band::from).toList());
         if (grading.pass() != null) {
             bounds.add(grading.pass());
         }
+        edition.file().layout().awards().forEach(a -> bounds.add(a.from()));
         List<Borderline> found = new ArrayList<>();
         for (HandBackLine line : lines) {
             bounds.stream()

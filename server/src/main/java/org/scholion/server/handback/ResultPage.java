@@ -97,7 +97,15 @@ public class ResultPage {
                 score ? standing.passed() : null,
                 standing.provisional(),
                 message(standing.percent(), messages),
+                score ? awards(edition, standing) : List.of(),
                 items);
+    }
+
+    private static List<StudentResult.ResultAward> awards(Edition edition, Standings.Standing standing) {
+        Fraction percent = standing.percent() == null ? null : Fraction.exactly(standing.percent());
+        return edition.awards(percent, standing.provisional()).stream()
+                .map(a -> new StudentResult.ResultAward(a.title(), a.words()))
+                .toList();
     }
 
     private static StudentResult.ResultItem item(

@@ -2,11 +2,13 @@ package org.scholion.server.handback;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
 /**
  * A student's result page: what the teacher previews and what the student sees are this same thing.
  *
+ * @param awards none where the score is not shown
  * @param score exact, such as {@code 22.5}; null when it is not shown
  */
 public record StudentResult(
@@ -20,7 +22,17 @@ public record StudentResult(
         @Nullable Boolean passed,
         boolean provisional,
         String message,
+
+        @JsonInclude(JsonInclude.Include.NON_EMPTY) List<ResultAward> awards,
         List<ResultItem> items) {
+
+    public StudentResult {
+        // Results from before there were awards say nothing of them.
+        awards = Objects.requireNonNullElse(awards, List.of());
+    }
+
+    /** What was reached beside the result. */
+    public record ResultAward(String title, @Nullable String words) {}
 
     /**
      * One question of the result.
@@ -50,5 +62,7 @@ public record StudentResult(
             String by,
             String because,
             @Nullable String who,
-            @Nullable Boolean mastered) {}
+
+            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
+            Boolean mastered) {}
 }

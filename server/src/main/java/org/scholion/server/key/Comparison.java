@@ -164,7 +164,7 @@ public final class Comparison {
     }
 
     private void paper(JsonNode before, JsonNode after) {
-        for (String field : List.of("title", "parts", "shuffle", "draws", "questions")) {
+        for (String field : List.of("title", "parts", "shuffle", "draws", "awards", "questions")) {
             if (!before.path(field).equals(after.path(field))) {
                 add("", 0, KeyWords.paper(field, before.path(field), after.path(field)), false);
             }

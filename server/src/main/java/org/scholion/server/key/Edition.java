@@ -4,10 +4,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
+import org.scholion.core.number.Fraction;
 import org.scholion.core.score.Ruling;
 import org.scholion.core.score.Scorer;
 import org.scholion.core.total.Assessment;
+import org.scholion.core.total.Award;
 import org.scholion.core.total.Totals;
 import org.scholion.formats.assessment.AssessmentFile;
 import org.scholion.formats.assessment.AssessmentReader;
@@ -56,6 +59,11 @@ public record Edition(
             throw new IllegalArgumentException("item " + item.id() + " is not in edition " + number);
         }
         return scorer;
+    }
+
+    /** What is given for a result; nothing before the last mark is made. */
+    public List<Award> awards(@Nullable Fraction percent, boolean provisional) {
+        return provisional ? List.of() : Award.reached(file.layout().awards(), percent);
     }
 
     /** The item's number on the paper, from 1. */

@@ -51,6 +51,7 @@ final class KeyWords {
             "parts", "the parts",
             "shuffle", "the shuffling",
             "draws", "the draws",
+            "awards", "the awards",
             "questions", "the questions' own paper");
     private static final int LONGEST = 80;
 

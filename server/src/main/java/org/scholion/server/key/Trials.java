@@ -18,6 +18,7 @@ import org.scholion.core.number.Fraction;
 import org.scholion.core.reason.Words;
 import org.scholion.core.score.Mark;
 import org.scholion.core.score.RightAnswer;
+import org.scholion.core.total.Award;
 import org.scholion.core.total.Grading;
 import org.scholion.core.total.Outcome;
 import org.scholion.core.total.Outcomes;
@@ -40,7 +41,7 @@ final class Trials {
         this.edition = Edition.compile(new UUID(0, 0), 0, whole, List.of());
     }
 
-    /** What a set comes to. */
+    /** @param awards what would be given for it, by title; none while something of it waits for a reader */
     record TrialView(
             String name,
             String score,
@@ -50,6 +51,7 @@ final class Trials {
             @Nullable String message,
             @Nullable Boolean passed,
             boolean provisional,
+            List<String> awards,
             List<TrialMark> marks) {}
 
     record TrialMark(String item, String state, String points, String of, String because) {}
@@ -97,6 +99,9 @@ final class Trials {
                 outcome.band() == null ? null : outcome.band().message(),
                 outcome.passed(),
                 outcome.total().provisional(),
+                edition.awards(outcome.percent(), outcome.total().provisional()).stream()
+                        .map(Award::title)
+                        .toList(),
                 trialMarks(marks));
     }
 
@@ -148,6 +153,7 @@ final class Trials {
         if (grading.pass() != null) {
             bounds.add(grading.pass());
         }
+        edition.file().layout().awards().forEach(a -> bounds.add(a.from()));
         bounds.removeIf(b -> b.signum() <= 0);
         return bounds;
     }
