@@ -43,6 +43,7 @@ class AccessTest {
             "GET /api/files/{file}",
             "POST /api/bank/find",
             "GET /api/bank/twins",
+            "GET /api/bank/near",
             "GET /api/bank/folders",
             "POST /api/bank/folders",
             "GET /api/rubrics",

@@ -103,6 +103,27 @@ class BankTest {
     }
 
     @Test
+    void nearly_equal_prompts_of_the_whole_bank_are_listed_once_and_no_longer_when_one_of_them_changes(
+            Scholion.Running school) {
+        Visitor ines = school.as("Ines Calder");
+        add(ines, item("Which light does a vessel at anchor show by night?", "white"));
+        String second = add(ines, item("Which light does a vessel at anchor show at night?", "white all round"));
+        add(ines, item("Name the cardinal mark with its cones pointing up.", "north"));
+        JsonNode near = ines.get("/api/bank/near").ok();
+        assertThat(near).hasSize(1);
+        assertThat(near.get(0).get("prompt").stringValue()).contains("at anchor show at night");
+        assertThat(near.get(0).get("otherPrompt").stringValue()).contains("by night");
+        assertThat(Double.parseDouble(near.get(0).get("likeness").stringValue()))
+                .isBetween(0.6, 0.99);
+        assertThat(school.as("Halvard Quist").get("/api/bank/near").body()).doesNotContain("at anchor");
+        ines.put(
+                        "/api/bank/items/" + second,
+                        Map.of("definition", item("How long is a shackle of chain?", "27.5 m"), "version", 1))
+                .ok();
+        assertThat(ines.get("/api/bank/near").ok()).isEmpty();
+    }
+
+    @Test
     void what_is_shared_to_use_can_be_used_and_not_changed_and_to_edit_both(Scholion.Running school) {
         Visitor aud = school.as("Aud Meller");
         Visitor halvard = school.as("Halvard Quist");

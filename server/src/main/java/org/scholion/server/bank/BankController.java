@@ -67,6 +67,11 @@ class BankController {
         return search.twins(me);
     }
 
+    @GetMapping("/near")
+    List<BankSearch.Near> near(@AuthenticationPrincipal Me me) {
+        return search.near(me);
+    }
+
     @PostMapping("/items")
     @ResponseStatus(HttpStatus.CREATED)
     Created add(@AuthenticationPrincipal Me me, @RequestBody NewItem wanted) {

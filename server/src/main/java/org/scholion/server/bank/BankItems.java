@@ -71,6 +71,7 @@ public class BankItems {
                 .param("now", Timestamp.from(now))
                 .update();
         keepVersion(me, id, 1, item, now);
+        noteNearest(id);
         if (from != null) {
             used(id, from, item.path("id").asString(""));
         }
@@ -102,7 +103,17 @@ public class BankItems {
                     "changed-meanwhile", "A colleague has changed this item meanwhile. Yours is still on your screen.");
         }
         keepVersion(me, id, version + 1, item, now);
+        noteNearest(id);
         return version + 1;
+    }
+
+    private void noteNearest(UUID id) {
+        db.sql("""
+                        update bank_item n set near_id = (
+                          select i.id from bank_item i
+                          where i.owner_id = n.owner_id and i.id <> n.id and i.alike % n.alike and n.alike <> ''
+                          order by similarity(i.alike, n.alike) desc, i.made_at limit 1)
+                        where n.id = ?""").param(id).update();
     }
 
     private JdbcClient.StatementSpec write(String sql, ObjectNode item) {

@@ -202,6 +202,28 @@ public class BankSearch {
     /** One's own items with equal prompts. */
     public record Twins(String prompt, List<UUID> items) {}
 
+    /** Two of one's own items whose prompts are nearly equal. */
+    public record Near(UUID item, String prompt, UUID other, String otherPrompt, String likeness) {}
+
+    /** The nearly equal ones of one's whole bank, the most alike first. */
+    @Transactional(readOnly = true)
+    public List<Near> near(Me me) {
+        return db.sql("""
+                        select a.id, a.prompt, b.id, b.prompt, round(similarity(a.alike, b.alike)::numeric, 2)::text
+                        from bank_item a join bank_item b on b.id = a.near_id
+                        where a.owner_id = ? and a.alike <> b.alike and similarity(a.alike, b.alike) >= 0.6
+                          and not (b.near_id is not distinct from a.id and b.id < a.id)
+                        order by similarity(a.alike, b.alike) desc, a.prompt limit 200""")
+                .param(me.id())
+                .query((row, n) -> new Near(
+                        row.getObject(1, UUID.class),
+                        row.getString(2),
+                        row.getObject(3, UUID.class),
+                        row.getString(4),
+                        row.getString(5)))
+                .list();
+    }
+
     @Transactional(readOnly = true)
     public List<Twins> twins(Me me) {
         return db.sql("""

@@ -83,6 +83,7 @@ class DemoKeys {
         take(school, "buoyage", "Buoyage quick check", null);
         old(school, tides, "Which body causes most of the tide?", "the moon", "N3.1");
         old(school, tides, "How often is high water in a day, about?", "twice", "N3");
+        old(school, tides, "Which body causes the most of a tide?", "the moon", "N3.1");
         old(school, null, "Which side of a boat shows a red light?", "port", "N4");
     }
 
