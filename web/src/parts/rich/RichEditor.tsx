@@ -5,6 +5,7 @@ import { Field } from "../Field";
 import { Maths } from "../Maths";
 import { Trouble } from "../States";
 import { fileUrl, upload } from "../upload";
+import { clean } from "./clean";
 import { extensions } from "./extensions";
 import { media } from "./plain";
 
@@ -40,6 +41,7 @@ export default function RichEditor({
         "aria-multiline": "true",
         class: "rich min-h-20 px-3 py-2 font-script text-words outline-offset-0",
       },
+      transformPastedHTML: clean,
       handlePaste: (_, event) => taken(event.clipboardData, put.current),
       handleDrop: (_, event) => taken(event.dataTransfer, put.current),
     },

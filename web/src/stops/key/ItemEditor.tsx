@@ -14,6 +14,7 @@ import { PairsKey } from "./kinds/PairsKey";
 import { SpotKey } from "./kinds/SpotKey";
 import { WorkingKey } from "./kinds/WorkingKey";
 import { NumberKey } from "./NumberKey";
+import { isTyped, placeInWords } from "./place";
 import { OpenKey } from "./rubric/OpenKey";
 import { StandardPicker } from "./StandardPicker";
 import { TextKey } from "./TextKey";
@@ -83,6 +84,13 @@ export function ItemEditor({
           ))}
       </div>
       {KeyOfKind && <KeyOfKind item={item} onChange={onChange} />}
+      {faults
+        .filter((f) => isTyped(f.path))
+        .map((f) => (
+          <FaultLine key={f.path + f.message}>
+            {placeInWords(f.path)}: {f.message}
+          </FaultLine>
+        ))}
       {item.kind === "open" && (
         <OpenKey item={item} items={items} faults={faults} onChange={onChange} frameworks={frameworks} />
       )}
@@ -96,11 +104,18 @@ export function ItemEditor({
             fault={fault("points")}
             onChange={(e) => onChange({ ...item, points: e.target.value })}
           />
-          <StandardPicker
-            frameworks={frameworks}
-            chosen={item.standards ?? []}
-            onChange={(standards) => onChange({ ...item, standards })}
-          />
+          <div className="min-w-60 flex-1">
+            <StandardPicker
+              frameworks={frameworks}
+              chosen={item.standards ?? []}
+              onChange={(standards) => onChange({ ...item, standards })}
+            />
+            {faults
+              .filter((f) => f.path.startsWith("standards"))
+              .map((f) => (
+                <FaultLine key={f.path + f.message}>{f.message}</FaultLine>
+              ))}
+          </div>
         </div>
       )}
       <Beside item={item} items={items} onChange={onChange} />

@@ -13,6 +13,7 @@ import { ItemHistory } from "./ItemHistory";
 import { KeyFrom } from "./KeyFrom";
 import { MeanwhileNote } from "./MeanwhileNote";
 import { Print } from "./Print";
+import { placeInWords } from "./place";
 import { TryAnswer } from "./TryAnswer";
 import type { useDraft } from "./useDraft";
 
@@ -109,7 +110,7 @@ function OneItem({ item, onChange }: { item: Item; onChange: (item: Item) => voi
             <ul className="text-small">
               {faults.map((f) => (
                 <li key={f.path + f.message}>
-                  <strong>{f.path}</strong> {f.message}
+                  <strong>{placeInWords(f.path)}</strong> {f.message}
                 </li>
               ))}
             </ul>

@@ -13,6 +13,7 @@ import {
   without,
 } from "../definition";
 import type { ItemFault, KeyProps } from "../ItemEditor";
+import { placeInWords } from "../place";
 import { KeptRubric } from "./KeptRubric";
 import { MasteredFrom } from "./MasteredFrom";
 import { RubricEditor } from "./RubricEditor";
@@ -56,7 +57,9 @@ export function OpenKey({
           {faults
             .filter((f) => f.path.startsWith("rubric"))
             .map((f) => (
-              <FaultLine key={f.path + f.message}>{f.message}</FaultLine>
+              <FaultLine key={f.path + f.message}>
+                {placeInWords(f.path)}: {f.message}
+              </FaultLine>
             ))}
           <KeptRubric item={item} rubric={rubric} onChange={onChange} />
         </>

@@ -207,6 +207,21 @@ final class Browser implements AutoCloseable {
         return this;
     }
 
+    /** Pastes formatted text into a field, as from another program. */
+    Browser paste(String label, String html) {
+        driver.executeScript("""
+                arguments[0].focus();
+                const data = new DataTransfer();
+                data.setData('text/html', arguments[1]);
+                arguments[0].dispatchEvent(
+                  new ClipboardEvent('paste', {clipboardData: data, bubbles: true, cancelable: true}));""", field(label), html);
+        return this;
+    }
+
+    Object evaluate(String script) {
+        return java.util.Objects.requireNonNull(driver.executeScript(script));
+    }
+
     /** Drags over an element, from and to offsets from its middle. */
     Browser drag(WebElement on, int fromX, int fromY, int toX, int toY) {
         driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", on);

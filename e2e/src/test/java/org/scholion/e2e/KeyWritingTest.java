@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Map;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -14,7 +13,6 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.support.ui.Select;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
-import org.scholion.server.testing.Visitor;
 import tools.jackson.databind.JsonNode;
 
 /** Keys as they are written: of letters, of every kind, by two at once, from a table; and what a change would do. */
@@ -23,27 +21,9 @@ class KeyWritingTest {
     @TempDir
     Path dir;
 
-    private static String empty(Scholion.Running school, String title) {
-        Visitor aud = school.as("Aud Meller");
-        String course = aud.get("/api/courses").ok().get(0).get("id").stringValue();
-        return "/a/"
-                + aud.post("/api/assessments", Map.of("course", course, "title", title))
-                        .ok()
-                        .get("id")
-                        .stringValue();
-    }
-
-    private static JsonNode items(Scholion.Running school, String assessment) {
-        return school.as("Aud Meller")
-                .get("/api/assessments/" + assessment.substring(3) + "/key")
-                .ok()
-                .get("definition")
-                .get("items");
-    }
-
     @Test
     void a_key_of_twenty_five_letters_is_typed_from_the_keyboard(Scholion.Running school) {
-        String paper = empty(school, "Typed letters");
+        String paper = Papers.empty(school, "Typed letters");
         try (Browser aud = new Browser(school.address(), 1280, 800)) {
             aud.signIn("Aud Meller").open(paper + "/key?view=letters").sees("0 of 0");
             long began = System.nanoTime();
@@ -67,15 +47,17 @@ class KeyWritingTest {
                     .sees("Saved");
             aud.hasNoErrors();
         }
-        assertThat(items(school, paper)).hasSize(25);
-        assertThat(items(school, paper).get(1).get("key").get(0).stringValue()).isEqualTo("d");
-        assertThat(items(school, paper).get(23).get("mastery").stringValue()).isEqualTo("3");
+        assertThat(Papers.items(school, paper)).hasSize(25);
+        assertThat(Papers.items(school, paper).get(1).get("key").get(0).stringValue())
+                .isEqualTo("d");
+        assertThat(Papers.items(school, paper).get(23).get("mastery").stringValue())
+                .isEqualTo("3");
     }
 
     @Test
     void an_item_of_every_kind_is_written_with_the_keyboard_tried_and_kept_as_an_example(Scholion.Running school)
             throws IOException {
-        String paper = empty(school, "Every kind");
+        String paper = Papers.empty(school, "Every kind");
         try (Browser aud = new Browser(school.address(), 1280, 800)) {
             aud.signIn("Aud Meller").open(paper + "/key").sees("Your items will stand here.");
             aud.press("t").asks("Which knot?");
@@ -140,7 +122,7 @@ class KeyWritingTest {
                     .keys(Keys.ENTER);
             aud.sees("● 1 of 1").sees("Saved").hasNoErrors();
         }
-        JsonNode items = items(school, paper);
+        JsonNode items = Papers.items(school, paper);
         assertThat(items.valueStream().map(i -> i.get("kind").stringValue()))
                 .containsExactly(
                         "text", "number", "blanks", "pairs", "order", "correction", "formula", "working", "spot");
@@ -160,7 +142,7 @@ class KeyWritingTest {
     @Test
     void with_the_mouse_places_are_drawn_labels_dragged_and_steps_put_in_order(Scholion.Running school)
             throws IOException {
-        String paper = empty(school, "By mouse");
+        String paper = Papers.empty(school, "By mouse");
         try (Browser aud = new Browser(school.address(), 1280, 1000)) {
             aud.signIn("Aud Meller").open(paper + "/key").clickButton("on a picture");
             aud.asks("Show it.").choose(sketch());
@@ -195,7 +177,7 @@ class KeyWritingTest {
                     .sees("Halvard Quist was here too");
             aud.sees("Changed by them: item 2.").sees("Saved").hasNoErrors();
         }
-        assertThat(items(school, "/a/" + lesson.id).toString())
+        assertThat(Papers.items(school, "/a/" + lesson.id).toString())
                 .contains("Which knot, says Halvard?", "When, says Aud?");
     }
 
@@ -226,7 +208,7 @@ class KeyWritingTest {
 
     @Test
     void questions_come_from_a_table_with_its_columns_in_any_order(Scholion.Running school) throws IOException {
-        String paper = empty(school, "From a table");
+        String paper = Papers.empty(school, "From a table");
         Path table = dir.resolve("questions.csv");
         Files.writeString(
                 table,
@@ -244,8 +226,8 @@ class KeyWritingTest {
                     .sees("Saved")
                     .hasNoErrors();
         }
-        assertThat(items(school, paper)).hasSize(2);
-        assertThat(items(school, paper)
+        assertThat(Papers.items(school, paper)).hasSize(2);
+        assertThat(Papers.items(school, paper)
                         .get(1)
                         .get("standards")
                         .get(0)
@@ -256,7 +238,7 @@ class KeyWritingTest {
 
     @Test
     void a_paper_has_parts_with_weights_a_draw_from_the_bank_and_bounds_that_are_tried(Scholion.Running school) {
-        String paper = empty(school, "Drawn paper");
+        String paper = Papers.empty(school, "Drawn paper");
         try (Browser aud = new Browser(school.address(), 1280, 1000)) {
             aud.signIn("Aud Meller").open(paper + "/key?view=paper").clickButton("another draw");
             aud.sees("1 are to be drawn, but only 0 items are in the draw").sees("Saved");
@@ -273,7 +255,9 @@ class KeyWritingTest {
             aud.type("Weight", "70").sees("the weights of the parts sum to 120").clickButton("spread evenly");
             aud.seesNot("the weights of the parts sum to").sees("Saved").hasNoErrors();
         }
-        assertThat(items(school, paper).valueStream().map(i -> i.path("draw").asString("")))
+        assertThat(Papers.items(school, paper)
+                        .valueStream()
+                        .map(i -> i.path("draw").asString("")))
                 .containsExactly("d1", "d1");
     }
 }

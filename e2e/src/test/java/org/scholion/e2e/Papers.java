@@ -1,0 +1,31 @@
+package org.scholion.e2e;
+
+import java.util.Map;
+import org.scholion.server.testing.Scholion;
+import org.scholion.server.testing.Visitor;
+import tools.jackson.databind.JsonNode;
+
+/** Keys that a test begins with, and what they came to. */
+final class Papers {
+    private Papers() {}
+
+    /** A paper of Aud Meller's without an item; its way in the pages, such as {@code /a/…}. */
+    static String empty(Scholion.Running school, String title) {
+        Visitor aud = school.as("Aud Meller");
+        String course = aud.get("/api/courses").ok().get(0).get("id").stringValue();
+        return "/a/"
+                + aud.post("/api/assessments", Map.of("course", course, "title", title))
+                        .ok()
+                        .get("id")
+                        .stringValue();
+    }
+
+    /** The items that a paper has now. */
+    static JsonNode items(Scholion.Running school, String paper) {
+        return school.as("Aud Meller")
+                .get("/api/assessments/" + paper.substring(3) + "/key")
+                .ok()
+                .get("definition")
+                .get("items");
+    }
+}
