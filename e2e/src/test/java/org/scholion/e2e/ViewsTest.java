@@ -99,6 +99,7 @@ class ViewsTest {
             aud.open(approach + "/key?item=q4").sees("Examples, checked again").isAccessible("Key, blanks");
             aud.open("/bank").sees("How often is high water").isAccessible("Bank");
             aud.type("words in the item", "spring tide").sees("share of points").picture("bank");
+            aud.open("/bank?view=rubrics").sees("another criterion, “Source”").isAccessible("Rubrics");
             aud.open("/standards").clickLink("from Coastal Skills 1").sees("Items whose tags are outdated");
             aud.sees("Carry over")
                     .isAccessible("Crosswalk")
