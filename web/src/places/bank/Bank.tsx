@@ -11,6 +11,7 @@ import { BankFilters, NOTHING, type Wanted } from "./BankFilters";
 import { BankHead } from "./BankHead";
 import { BankMargin } from "./BankMargin";
 import { BankRows } from "./BankRows";
+import { ChangeHere } from "./ChangeHere";
 import { Rubrics } from "./rubrics/Rubrics";
 import { Twins } from "./Twins";
 
@@ -28,6 +29,8 @@ function Items() {
   const draw = params.get("draw");
   const [wanted, setWanted] = useState<Wanted>(NOTHING);
   const [chosen, setChosen] = useState<string | null>(null);
+  // While an item is changed the list rests, so that no choice of another throws the change away.
+  const [editing, setEditing] = useState<Schemas["BankLine"] | null>(null);
   const [picked, setPicked] = useState<string[]>([]);
   const asked = useDeferredValue(wanted);
   const found = useQuery({
@@ -58,10 +61,28 @@ function Items() {
     void client.invalidateQueries({ queryKey: ["bank"] });
     void client.invalidateQueries({ queryKey: ["bank-folders"] });
   };
+  if (editing) {
+    return (
+      <Sheet margin={null}>
+        <div className="px-6 py-4">
+          <BankHead at="items" />
+          <ChangeHere line={editing} onChanged={changed} onClose={() => setEditing(null)} />
+        </div>
+      </Sheet>
+    );
+  }
   return (
     <Sheet
       margin={
-        here && <BankMargin key={here.id} line={here} folders={folders.data ?? []} onChanged={changed} />
+        here && (
+          <BankMargin
+            key={here.id}
+            line={here}
+            folders={folders.data ?? []}
+            onChanged={changed}
+            onEdit={() => setEditing(here)}
+          />
+        )
       }
     >
       <div className="px-6 py-4">

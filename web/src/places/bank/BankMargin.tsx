@@ -14,10 +14,12 @@ export function BankMargin({
   line,
   folders,
   onChanged,
+  onEdit,
 }: {
   line: Schemas["BankLine"];
   folders: Schemas["Folder"][];
   onChanged: () => void;
+  onEdit: () => void;
 }) {
   const item = line.definition as Item;
   const path = { params: { path: { item: line.id } } };
@@ -58,6 +60,13 @@ export function BankMargin({
           )}
         </Note>
       </MarginPart>
+      {line.mayEdit && (
+        <p className="mb-4">
+          <TextButton className="underline" onClick={onEdit}>
+            {t("change it here")}
+          </TextButton>
+        </p>
+      )}
       <Trouble error={change.error ?? remove.error} />
       <Loaded query={query}>
         {(view) => (

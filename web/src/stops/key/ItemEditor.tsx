@@ -47,10 +47,11 @@ export function ItemEditor({
   onBank,
 }: KeyProps & {
   items: Item[];
-  number: number;
+  /** Its number on the paper; none where it stands on no paper. */
+  number?: number;
   frameworks: FrameworkFile[];
   faults: ItemFault[];
-  onRemove: () => void;
+  onRemove?: () => void;
   onBank?: (() => void) | undefined;
 }) {
   const KeyOfKind = EDITORS[item.kind];
@@ -59,12 +60,12 @@ export function ItemEditor({
     <div className="px-6 py-4">
       <div className="mb-3 flex flex-wrap items-baseline gap-4">
         <h2 className="text-small font-semibold text-soft">
-          {item.kind === "passage" ? t("Reading passage") : t("Question {{n}}", { n: number })} ·{" "}
+          {number === undefined || item.kind === "passage" ? "" : `${t("Question {{n}}", { n: number })} · `}
           {t(kindName(item))}
         </h2>
         <span className="ml-auto flex gap-4 text-small">
           {onBank && <TextButton onClick={onBank}>{t("put it into the bank")}</TextButton>}
-          <TextButton onClick={onRemove}>{t("take this item out")}</TextButton>
+          {onRemove && <TextButton onClick={onRemove}>{t("take this item out")}</TextButton>}
         </span>
       </div>
       <div className="mb-4">

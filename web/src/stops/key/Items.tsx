@@ -11,6 +11,7 @@ import { ItemEditor } from "./ItemEditor";
 import { ItemRows } from "./ItemRows";
 import type { KeyPage } from "./Key";
 import { KeyMargin } from "./KeyMargin";
+import { WholeIntoBank } from "./WholeIntoBank";
 
 const NEW: [Kind, string][] = [
   ["choice", "C"],
@@ -108,7 +109,12 @@ export function Items({ assessment, view, draft }: KeyPage) {
             broken={draft.broken}
             onChoose={choose}
           />
-          <NewItems onAdd={add} bank={`/bank?into=${assessment}`} givenOut={draft.givenOut} />
+          <NewItems
+            onAdd={add}
+            assessment={assessment}
+            givenOut={draft.givenOut}
+            empty={items.length === 0}
+          />
         </div>
         <div className="min-w-0 flex-1 lg:sticky lg:top-0 lg:max-h-screen lg:self-start lg:overflow-y-auto">
           {chosen ? (
@@ -136,12 +142,14 @@ export function Items({ assessment, view, draft }: KeyPage) {
 
 function NewItems({
   onAdd,
-  bank,
+  assessment,
   givenOut,
+  empty,
 }: {
   onAdd: (kind: Kind) => void;
-  bank: string;
+  assessment: string;
   givenOut: boolean;
+  empty: boolean;
 }) {
   return (
     <div className="px-4 py-4">
@@ -154,10 +162,11 @@ function NewItems({
         ))}
       </div>
       {!givenOut && (
-        <Link className="mt-3 inline-block underline" to={bank}>
+        <Link className="mt-3 inline-block underline" to={`/bank?into=${assessment}`}>
           {t("items from the bank")}
         </Link>
       )}
+      <WholeIntoBank assessment={assessment} disabled={empty} />
     </div>
   );
 }

@@ -1,20 +1,21 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, ok, type Schemas } from "../../../api/client";
 import { Button } from "../../../parts/Button";
 import { Field } from "../../../parts/Field";
 import { Trouble } from "../../../parts/States";
 import { same } from "../../../parts/same";
-import type { FrameworkFile, Rubric } from "../../../stops/key/definition";
+import type { Rubric } from "../../../stops/key/definition";
 import { RubricEditor } from "../../../stops/key/rubric/RubricEditor";
 import { t } from "../../../text";
+import { useWholeFrameworks } from "../../standards/useWholeFrameworks";
 
 /** The chosen rubric, edited on the page and kept as its next version when that is said. */
 export function OneRubric({ line }: { line: Schemas["RubricLine"] }) {
   const client = useQueryClient();
   const [title, setTitle] = useState(line.title);
   const [rubric, setRubric] = useState(line.definition as Rubric);
-  const frameworks = useQuery({ queryKey: ["frameworks", "whole"], queryFn: wholeFrameworks });
+  const frameworks = useWholeFrameworks();
   const changed = title !== line.title || !same(rubric, line.definition);
   const keep = useMutation({
     mutationFn: () =>
@@ -35,7 +36,7 @@ export function OneRubric({ line }: { line: Schemas["RubricLine"] }) {
           className="mb-3"
           onChange={(e) => setTitle(e.target.value)}
         />
-        <RubricEditor rubric={rubric} frameworks={frameworks.data ?? []} onChange={setRubric} />
+        <RubricEditor rubric={rubric} frameworks={frameworks} onChange={setRubric} />
       </fieldset>
       {!line.mayEdit && (
         <p className="mt-2 text-soft">
@@ -64,13 +65,4 @@ export function OneRubric({ line }: { line: Schemas["RubricLine"] }) {
       <Trouble error={keep.error} />
     </section>
   );
-}
-
-/** The frameworks of the school with their standards: a kept rubric is of no course. */
-async function wholeFrameworks(): Promise<FrameworkFile[]> {
-  const lines = await ok(api.GET("/api/frameworks"));
-  const views = await Promise.all(
-    lines.map((f) => ok(api.GET("/api/frameworks/{framework}", { params: { path: { framework: f.id } } }))),
-  );
-  return views.map((v) => v.definition as FrameworkFile);
 }

@@ -9,6 +9,7 @@ import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
 import org.openqa.selenium.By;
 import org.openqa.selenium.ElementClickInterceptedException;
@@ -218,8 +219,13 @@ final class Browser implements AutoCloseable {
         return this;
     }
 
+    /** What a script hands to its last argument, once it does. */
+    Object evaluateLater(String script) {
+        return Objects.requireNonNull(driver.executeAsyncScript(script));
+    }
+
     Object evaluate(String script) {
-        return java.util.Objects.requireNonNull(driver.executeScript(script));
+        return Objects.requireNonNull(driver.executeScript(script));
     }
 
     /** Drags over an element, from and to offsets from its middle. */
@@ -336,10 +342,19 @@ final class Browser implements AutoCloseable {
         return this;
     }
 
+    /** Each answer of the server comes so many milliseconds later. */
+    Browser latency(int milliseconds) {
+        return network(false, milliseconds);
+    }
+
     Browser offline(boolean off) {
+        return network(off, 0);
+    }
+
+    private Browser network(boolean off, int latency) {
         Map<String, Object> conditions = new HashMap<>();
         conditions.put("offline", off);
-        conditions.put("latency", 0);
+        conditions.put("latency", latency);
         conditions.put("downloadThroughput", -1);
         conditions.put("uploadThroughput", -1);
         driver.executeCdpCommand("Network.enable", Map.of());

@@ -2,10 +2,15 @@ package org.scholion.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.Visitor;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Apart from the other views, whose pictures are to show the demo alone. */
 @ExtendWith(Scholion.class)
@@ -27,5 +32,36 @@ class LongListTest {
                     .sees("Zz123, Given123")
                     .seesNot("Zz399");
         }
+    }
+
+    @Test
+    void a_key_of_three_hundred_items_has_only_the_rows_near_the_screen_in_the_page_and_is_typed_with_a_slow_server(
+            Scholion.Running school) {
+        String paper = Papers.empty(school, "Three hundred");
+        ObjectNode definition = Lesson.definition("Three hundred").asObject();
+        JsonNode choice = definition.get("items").get(0);
+        ArrayNode all = definition.putArray("items");
+        for (int i = 1; i <= 300; i++) {
+            all.add(choice.deepCopy().asObject().put("id", "q" + i).put("points", String.valueOf(i)));
+        }
+        school.as("Aud Meller")
+                .put(
+                        "/api/assessments/" + paper.substring(3) + "/key",
+                        Map.of("definition", Lesson.plain(definition), "revision", 0))
+                .ok();
+        try (Browser aud = new Browser(school.address(), 1280, 800)) {
+            aud.signIn("Aud Meller").open(paper + "/key?item=q300").sees("Question 300");
+            assertThat(aud.count("tbody tr")).isLessThan(80);
+            aud.latency(3_000).type("text of option A", "At springs, after full moon");
+            assertThat(aud.field("text of option A").getAttribute("value")).isEqualTo("At springs, after full moon");
+            aud.sees("Saving").latency(0).sees("Saved").hasNoErrors();
+        }
+        assertThat(Papers.items(school, paper)
+                        .get(299)
+                        .get("options")
+                        .get(0)
+                        .get("text")
+                        .stringValue())
+                .isEqualTo("At springs, after full moon");
     }
 }

@@ -15,6 +15,7 @@ import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.Visitor;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The bank: kept, found, versioned, shared, put into papers; frameworks and the way from one to the next. */
 @ExtendWith(Scholion.class)
@@ -100,6 +101,23 @@ class BankTest {
         add(aud, item("What is the name of the chain that holds an anchor?", "rode"));
         assertThat(aud.get("/api/bank/items/" + one).ok().get("alike")).hasSize(2);
         assertThat(aud.get("/api/bank/twins").body()).contains("rope that holds an anchor");
+    }
+
+    @Test
+    void a_whole_paper_is_put_into_the_bank_once_but_for_what_is_not_finished(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Whole into the bank");
+        ObjectNode draft = Lesson.definition("Whole into the bank").asObject();
+        draft.get("items").get(0).asObject().remove("key");
+        lesson.teacher
+                .put(lesson.path("/key"), Map.of("definition", Lesson.plain(draft), "revision", 1))
+                .ok();
+        Map<String, String> whole = Map.of("assessment", lesson.id);
+        assertThat(lesson.teacher.post("/api/bank/papers", whole).ok().toString())
+                .isEqualTo("{\"added\":3,\"already\":0,\"unfinished\":1}");
+        assertThat(lesson.teacher.post("/api/bank/papers", whole).ok().toString())
+                .isEqualTo("{\"added\":0,\"already\":3,\"unfinished\":1}");
+        assertThat(prompts(find(lesson.teacher, "words", "Which knot makes a fixed loop")))
+                .contains("Which knot makes a fixed loop?");
     }
 
     @Test

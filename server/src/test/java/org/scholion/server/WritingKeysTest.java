@@ -198,6 +198,40 @@ class WritingKeysTest {
         assertThat(possible).as("ten points and two drawn").isEqualTo("12");
     }
 
+    @Test
+    void an_item_that_not_everybody_was_drawn_is_examined_on_those_who_were_asked_it(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Examined draws");
+        lesson.teacher
+                .put(lesson.path("/key"), change(withDraw("Examined draws", "student"), 1))
+                .ok();
+        lesson.giveOut("A").ok();
+        Map<String, Integer> asked = new HashMap<>();
+        for (String name : List.of("Tamsin Orrel", "Noor Haddix", "Lotte Marrin", "Yuki Tarn")) {
+            for (String item : items(lesson, school, name)) {
+                asked.merge(item, 1, Integer::sum);
+                if (item.startsWith("d")) {
+                    Lesson.answer(school.as(name), lesson.attempt(name), item, List.of("a"))
+                            .ok();
+                }
+            }
+            school.as(name)
+                    .post("/api/student/attempts/" + lesson.attempt(name) + "/hand-in", null)
+                    .ok();
+        }
+        JsonNode examined = lesson.teacher.get(lesson.path("/examine")).ok();
+        assertThat(examined.get("possible").stringValue()).isEqualTo("12");
+        for (JsonNode line : examined.get("items")) {
+            String item = line.get("item").stringValue();
+            JsonNode measures = line.get("measures");
+            assertThat(measures.get("n").intValue()).as(item).isEqualTo(asked.getOrDefault(item, 0));
+            if (item.startsWith("d") && asked.containsKey(item)) {
+                assertThat(measures.get("difficulty").get("value").doubleValue())
+                        .as("%s: whoever was asked it had it right", item)
+                        .isEqualTo(1);
+            }
+        }
+    }
+
     private static ObjectNode withDraw(String title, String each) {
         ObjectNode draft = Lesson.definition(title).asObject();
         for (int i = 0; i < 6; i++) {

@@ -38,6 +38,8 @@ class BankController {
             @Nullable UUID folder,
             @Nullable UUID assessment) {}
 
+    record WholeKey(UUID assessment, @Nullable UUID folder) {}
+
     record Created(UUID id) {}
 
     record ItemChange(Object definition, int version) {}
@@ -76,6 +78,11 @@ class BankController {
     @ResponseStatus(HttpStatus.CREATED)
     Created add(@AuthenticationPrincipal Me me, @RequestBody NewItem wanted) {
         return new Created(items.add(me, wanted.definition(), wanted.folder(), wanted.assessment()));
+    }
+
+    @PostMapping("/papers")
+    BankItems.WholePaper addAll(@AuthenticationPrincipal Me me, @RequestBody WholeKey wanted) {
+        return items.addAll(me, wanted.assessment(), wanted.folder());
     }
 
     @GetMapping("/items/{item}")

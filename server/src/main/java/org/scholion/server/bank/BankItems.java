@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.formats.assessment.OneItem;
@@ -76,6 +77,38 @@ public class BankItems {
             used(id, from, item.path("id").asString(""));
         }
         return id;
+    }
+
+    /**
+     * What came of putting a whole paper into the bank.
+     *
+     * @param already were in it before
+     * @param unfinished cannot be scored yet and were left where they are
+     */
+    public record WholePaper(int added, int already, int unfinished) {}
+
+    /** Puts the items of a paper into one's own bank, but for those that are in somebody's bank already. */
+    @Transactional
+    public WholePaper addAll(Me me, UUID assessment, @Nullable UUID folder) {
+        access.require(me, Access.Action.USE_KEY, assessment);
+        Set<String> known = Set.copyOf(db.sql("select item from bank_use where assessment_id = ?")
+                .param(assessment)
+                .query(String.class)
+                .list());
+        int added = 0;
+        int already = 0;
+        int unfinished = 0;
+        for (JsonNode item : assessments.whole(assessment).path("items")) {
+            if (known.contains(item.path("id").asString(""))) {
+                already++;
+            } else if (OneItem.faults(item).isEmpty()) {
+                add(me, JsonColumn.plain(item), folder, assessment);
+                added++;
+            } else {
+                unfinished++;
+            }
+        }
+        return new WholePaper(added, already, unfinished);
     }
 
     /**

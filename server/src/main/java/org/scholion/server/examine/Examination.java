@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.ChoiceItem;
@@ -83,21 +84,18 @@ public class Examination {
         }
         List<Attempt> in = attempts.in(assessment, section);
         Map<UUID, Map<String, LedgerMark>> current = ledger.current(assessment);
+        Map<UUID, Map<String, JsonNode>> responses = in.isEmpty() ? Map.of() : attempts.responses(assessment);
         List<Item> counted =
                 edition.items().stream().filter(i -> !isDropped(edition, i)).toList();
-        Scores scores = scores(edition, in, current);
         Map<UUID, Standings.Standing> standing = standings.of(assessment);
         Fraction pass = edition.assessment().grading().pass();
-        Figures figures = Figures.of(scores);
+        Figures figures = Figures.of(scores(edition, in, responses, current));
         return new ExamineView(
                 figures.test(),
-                counted.stream()
-                        .map(Item::points)
-                        .reduce(Fraction.ZERO, Fraction::plus)
-                        .toExact(),
+                possible(counted, in).toExact(),
                 undecided(counted, in, current),
                 Histogram.of(percents(in, standing)).tenths(),
-                lines(edition, figures.items()),
+                lines(edition, asked(edition, figures.items(), in, responses, current)),
                 pass == null ? null : pass.toExact(),
                 below(in, standing));
     }
@@ -117,10 +115,46 @@ public class Examination {
                 .isPresent();
     }
 
-    private Scores scores(Edition edition, List<Attempt> in, Map<UUID, Map<String, LedgerMark>> current) {
+    /** What a total is out of: with a draw for each student everybody is asked another part, worth the same. */
+    private static Fraction possible(List<Item> counted, List<Attempt> in) {
+        Set<String> leftOut = in.isEmpty() ? Set.of() : in.get(0).leftOut();
+        return counted.stream()
+                .filter(i -> !leftOut.contains(i.id()))
+                .map(Item::points)
+                .reduce(Fraction.ZERO, Fraction::plus);
+    }
+
+    /** An item that not everybody was drawn is measured on those who were asked it. */
+    private static List<ItemMeasures> asked(
+            Edition edition,
+            List<ItemMeasures> measures,
+            List<Attempt> in,
+            Map<UUID, Map<String, JsonNode>> responses,
+            Map<UUID, Map<String, LedgerMark>> current) {
+        List<ItemMeasures> all = new ArrayList<>();
+        for (int j = 0; j < measures.size(); j++) {
+            String item = edition.items().get(j).id();
+            List<Attempt> asked =
+                    in.stream().filter(a -> !a.leftOut().contains(item)).toList();
+            if (asked.size() == in.size()) {
+                all.add(measures.get(j));
+            } else if (asked.isEmpty()) {
+                all.add(ItemMeasures.none(item, "nobody was asked it"));
+            } else {
+                all.add(Figures.of(scores(edition, asked, responses, current))
+                        .items()
+                        .get(j));
+            }
+        }
+        return all;
+    }
+
+    private static Scores scores(
+            Edition edition,
+            List<Attempt> in,
+            Map<UUID, Map<String, JsonNode>> responses,
+            Map<UUID, Map<String, LedgerMark>> current) {
         ScoresBuilder builder = new ScoresBuilder(edition.assessment());
-        Map<UUID, Map<String, JsonNode>> responses =
-                in.isEmpty() ? Map.of() : attempts.responses(in.get(0).assessment());
         for (Attempt attempt : in) {
             Map<String, JsonNode> said = responses.getOrDefault(attempt.id(), Map.of());
             builder.add(
