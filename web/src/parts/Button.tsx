@@ -28,7 +28,8 @@ export function Button({
   );
 }
 
-/** A verb inside a sentence. */
-export function TextButton(props: ButtonHTMLAttributes<HTMLButtonElement>) {
-  return <button type="button" className="underline underline-offset-2" {...props} />;
+/** A verb inside a sentence, underlined; a soft one at the end of a row is not. */
+export function TextButton({ className = "", ...rest }: ButtonHTMLAttributes<HTMLButtonElement>) {
+  const line = className.includes("text-soft") ? "" : "underline underline-offset-2";
+  return <button type="button" className={`${line} ${className}`} {...rest} />;
 }

@@ -22,17 +22,21 @@ export function Sheet({
       </main>
       <aside
         aria-label={t("Margin")}
-        className={`no-print fixed inset-x-0 bottom-0 z-10 max-h-[70vh] overflow-y-auto border-t-2 border-margin-line bg-paper px-5 lg:sticky lg:top-0 lg:z-0 lg:max-h-screen lg:w-[345px] lg:shrink-0 lg:self-start lg:border-t-0 lg:border-l-2 lg:pb-6 ${up ? "pb-6" : ""} min-h-12 lg:min-h-[calc(100vh-49px)]`}
+        className={`no-print fixed inset-x-0 bottom-0 z-10 max-h-[70vh] min-h-12 overflow-y-auto border-t-2 border-margin-line bg-paper lg:static lg:z-0 lg:max-h-none lg:w-[345px] lg:shrink-0 lg:overflow-visible lg:border-t-0 lg:border-l-2 ${up ? "pb-6" : ""} lg:pb-0`}
       >
         <button
           type="button"
-          className="w-full py-3 text-left font-semibold lg:hidden"
+          className="w-full px-5 py-3 text-left font-semibold lg:hidden"
           aria-expanded={up}
           onClick={() => setUp(!up)}
         >
           {up ? t("Put the margin away") : t("Margin: what is said about this")}
         </button>
-        <div className={`${up ? "" : "hidden lg:block"} pt-1 lg:pt-4`}>{margin}</div>
+        <div
+          className={`${up ? "" : "hidden lg:block"} px-5 pt-1 lg:sticky lg:top-0 lg:max-h-screen lg:min-h-[calc(100vh-49px)] lg:overflow-y-auto lg:pt-4 lg:pb-6`}
+        >
+          {margin}
+        </div>
       </aside>
     </div>
   );

@@ -10,6 +10,7 @@ import { Trouble } from "../../parts/States";
 import { t } from "../../text";
 import { appended, type Item, keyInShort, kindName } from "./definition";
 import type { KeyPage } from "./Key";
+import { placeInWords } from "./place";
 
 type Found = Schemas["QuestionsFound"];
 
@@ -210,12 +211,18 @@ function Questions({ items }: { items: Schemas["FoundQuestion"][] }) {
             <span className="mr-2 text-small text-soft">{t("row {{n}}", { n: q.line })}</span>
             <span className="font-script">{item.prompt}</span>{" "}
             <span className="text-small text-soft">
-              {t(kindName(item))} · <strong className="text-by-rule">{keyInShort(item)}</strong> ·{" "}
-              {(item.standards ?? []).map((s) => s.code).join(" ")}
+              {t(kindName(item))}
+              {keyInShort(item) && (
+                <>
+                  {" "}
+                  · <strong className="text-by-rule">{keyInShort(item)}</strong>
+                </>
+              )}
+              {(item.standards ?? []).length > 0 && ` · ${item.standards?.map((s) => s.code).join(" ")}`}
             </span>
             {q.faults.map((f) => (
               <p key={f.path + f.message} className="text-small font-semibold text-waiting">
-                {f.path} {f.message}
+                {placeInWords(f.path)}: {f.message}
               </p>
             ))}
           </li>

@@ -6,7 +6,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.scholion.core.number.Fraction;
-import org.scholion.formats.assessment.OneItem;
 import org.scholion.formats.json.Fault;
 import org.scholion.formats.rich.RichText;
 import org.scholion.formats.table.Table;
@@ -75,7 +74,7 @@ final class QuestionRow {
         if (cell(Role.PROMPT).isEmpty()) {
             faults.add(new Fault("prompt", "there is no question in this row"));
         }
-        faults.addAll(OneItem.faults(item));
+        faults.addAll(FoundChecks.of(item, codes));
         return new FoundItem(row.line(), item, faults);
     }
 
@@ -214,9 +213,6 @@ final class QuestionRow {
             ArrayNode standards = item.putArray("standards");
             for (String code : cell(Role.STANDARD).split("[,;\\s]+")) {
                 standards.addObject().put("code", code);
-                if (!codes.isEmpty() && !codes.contains(code)) {
-                    faults.add(new Fault("standards", "no standard has the code '" + code + "'"));
-                }
             }
         }
         if (!cell(Role.TAGS).isEmpty()) {

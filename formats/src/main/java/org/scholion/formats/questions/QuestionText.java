@@ -2,6 +2,7 @@ package org.scholion.formats.questions;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -11,8 +12,12 @@ import org.jspecify.annotations.Nullable;
 public final class QuestionText {
     private QuestionText() {}
 
-    /** Every question of the text, in order; text before the first question is told as a fault of the first. */
-    public static List<FoundItem> read(String text) {
+    /**
+     * Every question of the text, in order; text before the first question is told as a fault of the first.
+     *
+     * @param codes the standards of the course; empty when it works with none, and then every code is taken
+     */
+    public static List<FoundItem> read(String text, Set<String> codes) {
         List<FoundItem> items = new ArrayList<>();
         TextBlock block = null;
         @Nullable String passage = null;
@@ -21,15 +26,15 @@ public final class QuestionText {
             String line = lines[i].strip();
             if (line.startsWith("|")) {
                 passage = close(items, block, passage);
-                block = new TextBlock(i + 1, true);
+                block = new TextBlock(i + 1, true, codes);
                 block.asked(line.substring(1));
             } else if (line.startsWith("?")) {
                 passage = close(items, block, passage);
-                block = new TextBlock(i + 1, false);
+                block = new TextBlock(i + 1, false, codes);
                 block.asked(line.substring(1));
                 passage = line.startsWith("??") ? null : passage;
             } else if (!line.isEmpty()) {
-                block = block == null ? new TextBlock(i + 1, false) : block;
+                block = block == null ? new TextBlock(i + 1, false, codes) : block;
                 block.line(line, i + 1);
             }
         }

@@ -2,8 +2,8 @@ package org.scholion.formats.questions;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.scholion.formats.assessment.OneItem;
 import org.scholion.formats.json.Fault;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -13,6 +13,7 @@ import tools.jackson.databind.node.ObjectNode;
 final class TextBlock {
     private final int line;
     private final boolean passage;
+    private final Set<String> codes;
     private final List<Fault> faults = new ArrayList<>();
     private final StringBuilder asked = new StringBuilder();
     private final List<String> right = new ArrayList<>();
@@ -20,15 +21,18 @@ final class TextBlock {
     private final List<String> wrong = new ArrayList<>();
     private final List<String> steps = new ArrayList<>();
     /** Right ones and others as they stand, so that the options keep their order. */
-    private final List<String> options = new ArrayList<>();
+    private final List<Option> options = new ArrayList<>();
+
+    private record Option(String text, boolean right) {}
 
     private @Nullable String source;
     private @Nullable String start;
     private final ObjectNode beside = JsonNodeFactory.instance.objectNode();
 
-    TextBlock(int line, boolean passage) {
+    TextBlock(int line, boolean passage, Set<String> codes) {
         this.line = line;
         this.passage = passage;
+        this.codes = codes;
     }
 
     boolean isPassage() {
@@ -44,17 +48,17 @@ final class TextBlock {
         switch (typed.charAt(0)) {
             case '!' -> {
                 right.add(rest);
-                options.add(rest);
+                options.add(new Option(rest, true));
             }
             case '.' -> {
                 others.add(rest);
-                options.add(rest);
+                options.add(new Option(rest, false));
             }
             case 'x' -> notedAsWrong(typed, rest);
             case '>' -> steps.add(rest);
             case '%' -> source = rest;
             case '$' -> start = rest;
-            case ':' -> new TextDetails(beside, faults, at).read(rest);
+            case ':' -> new TextDetails(beside, faults, codes, at).read(rest);
             default -> more(typed, at);
         }
     }
@@ -91,7 +95,7 @@ final class TextBlock {
         if (asked.length() == 0) {
             faults.add(new Fault("line " + line, "there is no question here; it begins with a question mark"));
         }
-        faults.addAll(OneItem.faults(item));
+        faults.addAll(FoundChecks.of(item, codes));
         return new FoundItem(line, item, faults);
     }
 
@@ -152,8 +156,8 @@ final class TextBlock {
         ArrayNode key = item.putArray("key");
         for (int i = 0; i < options.size(); i++) {
             String id = String.valueOf((char) ('a' + i));
-            list.addObject().put("id", id).put("text", options.get(i));
-            if (right.contains(options.get(i))) {
+            list.addObject().put("id", id).put("text", options.get(i).text());
+            if (options.get(i).right()) {
                 key.add(id);
             }
         }

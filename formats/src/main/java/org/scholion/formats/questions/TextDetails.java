@@ -1,6 +1,7 @@
 package org.scholion.formats.questions;
 
 import java.util.List;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.scholion.formats.json.Fault;
@@ -8,7 +9,7 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A line of details: {@code : 2 points, S2, #knots, 1 min, expect 0.7, hint: which way does it turn}. */
-record TextDetails(ObjectNode beside, List<Fault> faults, int line) {
+record TextDetails(ObjectNode beside, List<Fault> faults, Set<String> codes, int line) {
     private static final Pattern POINTS = Pattern.compile("([\\d./]+)\\s*(?:points?|pts?)");
     private static final Pattern MINUTES = Pattern.compile("([\\d.]+)\\s*min(?:utes?)?");
     private static final Pattern EXPECT = Pattern.compile("expect\\s+([\\d.]+)");
@@ -48,6 +49,10 @@ record TextDetails(ObjectNode beside, List<Fault> faults, int line) {
 
     private void code(String one) {
         Matcher found = CODE.matcher(one);
+        if (codes.contains(one)) {
+            list("standards").addObject().put("code", one);
+            return;
+        }
         if (!found.matches()) {
             faults.add(new Fault(
                     "line " + line,

@@ -62,7 +62,7 @@ class QuestionsPropertiesTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void every_item_has_an_id_of_its_own_and_is_either_complete_or_faulted(long seed) {
-        List<FoundItem> items = QuestionText.read(text(seed));
+        List<FoundItem> items = QuestionText.read(text(seed), Set.of());
         Set<String> ids = new HashSet<>();
         for (FoundItem found : items) {
             assertThat(ids.add(found.item().path("id").asString(""))).isTrue();
@@ -83,7 +83,7 @@ class QuestionsPropertiesTest {
                 .count();
         String first = lines.stream().filter(l -> !l.isEmpty()).findFirst().orElse("?");
         boolean headless = !first.startsWith("?") && !first.startsWith("|");
-        assertThat(QuestionText.read(text)).hasSize((int) begins + (headless ? 1 : 0));
+        assertThat(QuestionText.read(text, Set.of())).hasSize((int) begins + (headless ? 1 : 0));
     }
 
     @ParameterizedTest

@@ -189,7 +189,7 @@ class QuestionsTest {
 
     @Test
     void plain_text_makes_an_item_of_every_kind_that_can_be_typed() {
-        List<FoundItem> items = QuestionText.read(TEXT);
+        List<FoundItem> items = QuestionText.read(TEXT, Set.of());
         assertThat(items).flatExtracting(FoundItem::faults).isEmpty();
         assertThat(items)
                 .extracting(i -> i.item().path("kind").asString(""))
@@ -223,12 +223,24 @@ class QuestionsTest {
 
     @Test
     void a_line_that_belongs_to_nothing_is_told_with_its_number() {
-        List<FoundItem> items = QuestionText.read("? Which?\n! bowline\nreef knot\n: nonsense here\n");
+        List<FoundItem> items = QuestionText.read("? Which?\n! bowline\nreef knot\n: nonsense here\n", Set.of());
         assertThat(items.get(0).faults()).extracting(Fault::path).containsExactly("line 3", "line 4");
     }
 
     @Test
+    void an_unknown_standard_and_an_option_that_stands_twice_are_told_and_the_right_one_stays_the_right_one() {
+        List<FoundItem> items = QuestionText.read(
+                "? Which?\n! ebb\n. Ebb\n. flood\n: T, Z9\n\n? Whither?\n. out\n! in\n: T\n", Set.of("T", "T1"));
+        assertThat(items.get(0).faults().stream().map(Fault::toString))
+                .containsExactlyInAnyOrder(
+                        "standards: no standard has the code 'Z9'", "options: the option 'Ebb' is there twice");
+        assertThat(items.get(0).item().get("key").toString()).isEqualTo("[\"a\"]");
+        assertThat(items.get(1).faults()).isEmpty();
+        assertThat(items.get(1).item().get("standards").toString()).isEqualTo("[{\"code\":\"T\"}]");
+    }
+
+    @Test
     void nothing_makes_nothing() {
-        assertThat(QuestionText.read(" \n\n")).isEmpty();
+        assertThat(QuestionText.read(" \n\n", Set.of())).isEmpty();
     }
 }

@@ -102,7 +102,7 @@ class QuestionsController {
         if (typed.text().length() > MOST_TEXT) {
             throw Refused.invalid("text", "at most 500,000 characters at once");
         }
-        return new QuestionsFound(List.of(), found(QuestionText.read(typed.text())));
+        return new QuestionsFound(List.of(), found(QuestionText.read(typed.text(), codes(assessment))));
     }
 
     private static List<FoundQuestion> found(List<FoundItem> items) {
