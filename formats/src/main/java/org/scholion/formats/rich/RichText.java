@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.owasp.html.Encoding;
 import org.owasp.html.HtmlChangeListener;
 import org.owasp.html.HtmlPolicyBuilder;
 import org.owasp.html.PolicyFactory;
@@ -115,13 +116,7 @@ public final class RichText {
     public static String plain(String html) {
         String marked = FORMULA.matcher(html).replaceAll(m -> Matcher.quoteReplacement(m.group(1)));
         String text = TAG.matcher(BREAK.matcher(marked).replaceAll("\n")).replaceAll("");
-        return text.replace("&nbsp;", " ")
-                .replace("&lt;", "<")
-                .replace("&gt;", ">")
-                .replace("&quot;", "\"")
-                .replace("&#39;", "'")
-                .replace("&amp;", "&")
-                .strip();
+        return Encoding.decodeHtml(text, false).replace('\u00A0', ' ').strip();
     }
 
     private static final class Listener implements HtmlChangeListener<Set<String>> {

@@ -61,7 +61,7 @@ final class ItemMarkup {
                     .append(points.equals("1") ? " point" : " points")
                     .append("</span><span class=\"number\">")
                     .append(number)
-                    .append("</span> ");
+                    .append("</span><div class=\"asked\">");
         }
         asked();
         if (particulars.picture() != null) {
@@ -72,7 +72,7 @@ final class ItemMarkup {
         if (withAnswers && !passage) {
             key(options);
         }
-        return out.append("</div>").toString();
+        return out.append(passage ? "</div>" : "</div></div>").toString();
     }
 
     private void asked() {
@@ -101,8 +101,10 @@ final class ItemMarkup {
             return Matcher.quoteReplacement(picture.apply(m.group(1), alt.find() ? alt.group(1) : ""));
         });
         String silent = SOUND.matcher(pictured).replaceAll("<p>[a recording that is heard on screen]</p>");
-        return FORMULA.matcher(silent)
-                .replaceAll(m -> Matcher.quoteReplacement(formula(RichText.plain(m.group(1)), m.group(1))));
+        return FORMULA.matcher(silent).replaceAll(m -> {
+            String latex = RichText.plain(m.group(1));
+            return Matcher.quoteReplacement(formula(latex, latex));
+        });
     }
 
     private static String formula(String latex, String otherwise) {

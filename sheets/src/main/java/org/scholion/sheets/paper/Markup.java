@@ -16,9 +16,10 @@ final class Markup {
             .line { display: inline-block; width: 75mm; border-bottom: 0.5pt solid black; }
             .short { display: inline-block; width: 30mm; border-bottom: 0.5pt solid black; }
             .item { page-break-inside: avoid; margin: 0 0 5mm 0; }
-            .number { font-weight: bold; }
+            .number { font-weight: bold; float: left; width: 8mm; }
+            .asked { margin-left: 8mm; }
             .points { float: right; font-size: 9.5pt; }
-            .options { margin: 1mm 0 0 6mm; }
+            .options { margin: 1mm 0 0 0; }
             .box { display: inline-block; width: 3.4mm; height: 3.4mm; border: 0.7pt solid black; margin-right: 2mm; }
             .full { background: black; }
             .write { border-bottom: 0.4pt solid #777777; height: 8mm; }

@@ -26,7 +26,7 @@ class PaperPdfTest {
               {"id": "m", "part": "A", "kind": "pairs", "points": "2", "left": [{"id": "l1", "text": "port"}],
                "right": [{"id": "r1", "text": "red"}], "key": [["l1", "r1"]]},
               {"id": "f", "part": "A", "kind": "number", "points": "2", "prompt": "How much?", "accept": [{"value": "3.9", "within": "0.05"}],
-               "body": "<p>How much? Use <span data-formula=\\"d + \\\\frac{h}{2}\\"></span>.</p>"},
+               "body": "<p>How much? Use <span data-formula=\\"d + \\\\frac{h}{2} = 3\\"></span>.</p>"},
               {"id": "o", "part": "A", "kind": "open", "points": "4", "prompt": "Why?", "rubric": {"criteria": [
                {"id": "1", "title": "Reason", "levels": [{"id": "0", "points": "0", "text": "none"}, {"id": "1", "points": "2", "text": "names it"}]}]}}]}
             """);
@@ -53,6 +53,11 @@ class PaperPdfTest {
                         "Name:",
                         "How much? Use")
                 .doesNotContain("ebbs", "3.9", "names it", "earns full points");
+    }
+
+    @Test
+    void formulas_are_drawn_and_not_spelled_whatever_signs_stand_in_them() throws IOException {
+        assertThat(text(false, 0)).contains("How much? Use").doesNotContain("&#", "frac", "{", "d +");
     }
 
     @Test
