@@ -42,7 +42,7 @@ export function SpotAnswer({
         // biome-ignore lint/a11y/noNoninteractiveTabindex: places are set with keys as well
         tabIndex={0}
         aria-label={t("picture: {{alt}}. The arrows move a cross, Enter sets a place.", { alt: item.alt })}
-        className="relative cursor-crosshair border border-ink"
+        className="group relative cursor-crosshair border border-ink"
         onKeyDown={onKey}
         onClick={(e) => {
           const r = e.currentTarget.getBoundingClientRect();
@@ -62,7 +62,7 @@ export function SpotAnswer({
         ))}
         <span
           aria-hidden="true"
-          className="pointer-events-none absolute -translate-x-1/2 -translate-y-1/2 text-title text-waiting"
+          className="pointer-events-none absolute -translate-x-1/2 -translate-y-1/2 text-title text-waiting opacity-0 group-focus-visible:opacity-100"
           style={{ left: `${at.x * 100}%`, top: `${at.y * 100}%` }}
         >
           +

@@ -344,6 +344,34 @@ class WritingKeysTest {
     }
 
     @Test
+    void pictures_travel_inside_the_assessment_file_and_bytes_under_a_false_name_are_refused(
+            Scholion.Running school, JdbcClient db) {
+        Visitor aud = school.as("Aud Meller");
+        byte[] png = new byte[300];
+        System.arraycopy(new byte[] {(byte) 0x89, 'P', 'N', 'G', '\r', '\n', 0x1a, '\n', 7}, 0, png, 0, 9);
+        String id = aud.sendBytes("/api/files", "a.png", png).ok().get("id").stringValue();
+        Lesson lesson = Lesson.written(school, "Pictured");
+        ObjectNode draft = Lesson.definition("Pictured").asObject();
+        draft.get("items").get(0).asObject().put("body", "<p><img src=\"/api/files/" + id + "\" alt=\"a buoy\"></p>");
+        lesson.teacher.put(lesson.path("/key"), change(draft, 1)).ok();
+        String file = aud.get(lesson.path("/file")).body();
+        db.sql("delete from file where id = ?").param(id).update();
+        assertThat(aud.get("/api/files/" + id).status()).isEqualTo(404);
+
+        String course = aud.get("/api/courses").ok().get(0).get("id").stringValue();
+        String way = "/api/courses/" + course + "/assessment-file";
+        assertThat(aud.sendFile(way, file.replace("\"id\" : \"" + id, "\"id\" : \"" + "0".repeat(64)))
+                        .isRefused(422)
+                        .detail())
+                .contains("files[0].id: this is not the SHA-256 of its bytes");
+        assertThat(aud.get("/api/files/" + id).status())
+                .as("nothing is half done")
+                .isEqualTo(404);
+        aud.sendFile(way, file).ok();
+        assertThat(aud.get("/api/files/" + id).status()).isEqualTo(200);
+    }
+
+    @Test
     void a_script_in_what_is_asked_is_named_and_no_student_ever_gets_it(Scholion.Running school) {
         Lesson lesson = Lesson.written(school, "Script");
         ObjectNode draft = Lesson.definition("Script").asObject();

@@ -76,6 +76,8 @@ public final class AssessmentReader {
                 ? root.field("grading").flatMap(c -> c.build(() -> GradingReader.read(c)))
                 : Optional.of(Grading.PLAIN);
         Layout layout = LayoutReader.read(root);
+        // The bytes of pictures may travel with the file; whoever keeps them looks at them.
+        root.field("files");
         root.refuseUnknown();
         if (!root.faults().isEmpty() || grading.isEmpty()) {
             return Optional.empty();

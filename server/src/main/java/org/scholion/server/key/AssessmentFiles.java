@@ -8,6 +8,7 @@ import org.scholion.formats.assessment.AssessmentFile;
 import org.scholion.formats.assessment.AssessmentReader;
 import org.scholion.formats.assessment.AssessmentWriter;
 import org.scholion.formats.json.Faults;
+import org.scholion.formats.json.Json;
 import org.scholion.server.access.Access;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
@@ -21,10 +22,12 @@ import tools.jackson.databind.node.ObjectNode;
 @Service
 class AssessmentFiles {
     private final Assessments assessments;
+    private final CarriedFiles carried;
     private final Access access;
 
-    AssessmentFiles(Assessments assessments, Access access) {
+    AssessmentFiles(Assessments assessments, CarriedFiles carried, Access access) {
         this.assessments = assessments;
+        this.carried = carried;
         this.access = access;
     }
 
@@ -33,8 +36,10 @@ class AssessmentFiles {
     public String write(Me me, UUID assessment) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         JsonNode whole = assessments.whole(assessment);
-        JsonNode written =
-                AssessmentReader.check(whole).isEmpty() ? AssessmentWriter.write(AssessmentReader.read(whole)) : whole;
+        ObjectNode written = AssessmentReader.check(whole).isEmpty()
+                ? AssessmentWriter.write(AssessmentReader.read(whole))
+                : whole.deepCopy().asObject();
+        carried.pack(me, written);
         return written.toPrettyString() + "\n";
     }
 
@@ -42,22 +47,32 @@ class AssessmentFiles {
     @Transactional
     public UUID take(Me me, UUID course, byte[] file) {
         access.require(me, Access.Action.SEE_COURSE, course);
-        ObjectNode draft = AssessmentWriter.write(read(file));
+        JsonNode node = node(file);
+        ObjectNode draft = AssessmentWriter.write(read(node));
+        carried.unpack(me, node);
         draft.remove("frameworks");
         UUID id = assessments.create(me, course, draft.get("title").stringValue());
         assessments.save(me, id, JsonColumn.plain(draft), 0);
         return id;
     }
 
-    private static AssessmentFile read(byte[] file) {
+    private static JsonNode node(byte[] file) {
         try {
             String text = StandardCharsets.UTF_8
                     .newDecoder()
                     .decode(ByteBuffer.wrap(file))
                     .toString();
-            return AssessmentReader.read(text.startsWith("\uFEFF") ? text.substring(1) : text);
+            return Json.read(text.startsWith("\uFEFF") ? text.substring(1) : text);
         } catch (CharacterCodingException e) {
             throw Refused.invalid("", "the file is not UTF-8; save it as UTF-8 and bring it in again");
+        } catch (Faults e) {
+            throw Refused.invalid(e.all());
+        }
+    }
+
+    private static AssessmentFile read(JsonNode file) {
+        try {
+            return AssessmentReader.read(file);
         } catch (Faults e) {
             throw Refused.invalid(e.all());
         }

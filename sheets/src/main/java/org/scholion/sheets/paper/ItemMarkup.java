@@ -112,7 +112,8 @@ final class ItemMarkup {
         return size == null
                 ? RichText.escaped(otherwise)
                 : "<object type=\"" + Formulas.TYPE + "\" data-latex=\"" + RichText.escaped(latex) + "\" style=\"width:"
-                        + size[0] + "px;height:" + size[1] + "px;vertical-align:middle\"></object>";
+                        + size[0] + "px;height:" + size[1]
+                        + "px;display:inline-block;vertical-align:middle\"></object>";
     }
 
     /** A line of mathematics as it is printed; one that cannot be read as it is typed. */

@@ -18,7 +18,7 @@ final class Markup {
             .item { page-break-inside: avoid; margin: 0 0 5mm 0; }
             .number { font-weight: bold; float: left; width: 8mm; }
             .asked { margin-left: 8mm; }
-            .points { float: right; font-size: 9.5pt; }
+            .points { float: right; font-size: 9.5pt; margin-left: 4mm; }
             .options { margin: 1mm 0 0 0; }
             .box { display: inline-block; width: 3.4mm; height: 3.4mm; border: 0.7pt solid black; margin-right: 2mm; }
             .full { background: black; }
