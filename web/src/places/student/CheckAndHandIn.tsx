@@ -2,12 +2,14 @@ import type { Schemas } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
+import { type Page, pageOf } from "./pages";
 import { isSaid } from "./said";
 import type { Said } from "./useAutosave";
 
 /** A last look: what has no answer, what one wanted to come back to; then handing in. */
 export function CheckAndHandIn({
   paper,
+  pages,
   said,
   onGo,
   onHandIn,
@@ -15,13 +17,16 @@ export function CheckAndHandIn({
   error,
 }: {
   paper: Schemas["Paper"];
+  pages: Page[];
   said: Record<string, Said>;
   onGo: (to: number) => void;
   onHandIn: () => void;
   pending: boolean;
   error: unknown;
 }) {
-  const questions = paper.items.map((item, i) => ({ item, i })).filter(({ item }) => item.number > 0);
+  const questions = paper.items
+    .filter((item) => item.number > 0)
+    .map((item) => ({ item, i: pageOf(pages, item.id) }));
   const blank = questions.filter(({ item }) => !isSaid(said[item.id]?.answer));
   const flagged = questions.filter(({ item }) => said[item.id]?.flagged);
   return (

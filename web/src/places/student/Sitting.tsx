@@ -9,9 +9,10 @@ import { fileUrl } from "../../parts/upload";
 import { t } from "../../text";
 import { pointsInWords, stretch } from "../../text/figures";
 import { AnswerField } from "./AnswerField";
+import { AnswerSheet } from "./AnswerSheet";
 import { Asked, Hint, Passage } from "./Asked";
 import { CheckAndHandIn } from "./CheckAndHandIn";
-import { type Page, pagesOf } from "./pages";
+import { askedOn, type Page, pagesOf } from "./pages";
 import { isSaid } from "./said";
 import { type Said, useAutosave } from "./useAutosave";
 
@@ -119,7 +120,14 @@ function Taking({ paper }: { paper: Paper }) {
         <Progress pages={pages} said={said} at={at} onGo={go} />
       </header>
       <main id="page" className="flex-1 px-4 py-5">
-        {item && current ? (
+        {page && page.rows.length > 0 ? (
+          <AnswerSheet
+            key={page.item.id}
+            rows={page.rows}
+            said={said}
+            onSay={(id, answer) => say(id, { flagged: false, ...said[id], answer })}
+          />
+        ) : item && current ? (
           <section aria-label={t("Question {{n}}", { n: item.number })} key={item.id}>
             <p className="text-small text-soft">
               {item.number > 0
@@ -170,6 +178,7 @@ function Taking({ paper }: { paper: Paper }) {
         ) : (
           <CheckAndHandIn
             paper={paper}
+            pages={pages}
             said={said}
             onGo={go}
             onHandIn={() => handIn.mutate()}
@@ -250,9 +259,12 @@ function Progress({
 }) {
   return (
     <nav aria-label={t("Questions")} className="mt-2 flex flex-wrap gap-1">
-      {pages.map(({ item }, i) => {
+      {pages.map((page, i) => {
+        const { item } = page;
         const one = said[item.id];
-        const done = isSaid(one?.answer);
+        const asked = askedOn(page);
+        const given = asked.filter((q) => isSaid(said[q.id]?.answer)).length;
+        const done = asked.length > 0 && given === asked.length;
         const look = one?.flagged
           ? "border-waiting bg-waiting-wash"
           : done
@@ -263,12 +275,22 @@ function Progress({
             key={item.id}
             type="button"
             aria-current={i === at ? "step" : undefined}
-            aria-label={`${t("Question {{n}}", { n: item.number })}, ${done ? t("answered") : t("no answer yet")}${one?.flagged ? `, ${t("to come back to")}` : ""}`}
+            aria-label={`${name(page)}, ${done ? t("answered") : page.rows.length > 0 ? `${given} / ${asked.length}` : t("no answer yet")}${one?.flagged ? `, ${t("to come back to")}` : ""}`}
             onClick={() => onGo(i)}
-            className={`h-6 min-w-6 flex-1 border ${look} ${i === at ? "outline-2 outline-offset-1 outline-waiting" : ""}`}
-          />
+            className={`h-6 min-w-6 border text-small ${page.rows.length > 0 ? "flex-4" : "flex-1"} ${look} ${i === at ? "outline-2 outline-offset-1 outline-waiting" : ""}`}
+          >
+            {page.rows.length > 0 && !done && `${given} / ${asked.length}`}
+          </button>
         );
       })}
     </nav>
   );
+}
+
+/** What a page is called: its question, or the first and last of its rows. */
+function name(page: Page): string {
+  const last = page.rows.at(-1);
+  return last
+    ? t("Questions {{n}} to {{last}}", { n: page.item.number, last: last.number })
+    : t("Question {{n}}", { n: page.item.number });
 }

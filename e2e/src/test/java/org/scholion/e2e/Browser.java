@@ -194,6 +194,13 @@ final class Browser implements AutoCloseable {
         return this;
     }
 
+    /** Gives the focus to the first that a selector finds. */
+    Browser focusFirst(String css) {
+        waitUntil(() -> !driver.findElements(By.cssSelector(css)).isEmpty(), css);
+        driver.executeScript("arguments[0].focus()", driver.findElement(By.cssSelector(css)));
+        return this;
+    }
+
     /** Presses keys where the focus is. */
     Browser keys(CharSequence... keys) {
         for (CharSequence key : keys) {
