@@ -37,6 +37,7 @@ export function MathsField({
   value,
   onChange,
   onEnter,
+  onLeave,
   variables = [],
   placeholder,
   className = "",
@@ -45,6 +46,8 @@ export function MathsField({
   value: string;
   onChange: (value: string) => void;
   onEnter?: () => void;
+  /** The field and its signs are left. */
+  onLeave?: () => void;
   variables?: string[];
   placeholder?: string;
   className?: string;
@@ -64,7 +67,10 @@ export function MathsField({
     });
   };
   return (
-    <div className={className}>
+    <fieldset
+      className={`min-w-0 ${className}`}
+      onBlur={(e) => !e.currentTarget.contains(e.relatedTarget as Node | null) && onLeave?.()}
+    >
       <div className="flex items-center gap-2">
         <input
           ref={field}
@@ -111,6 +117,6 @@ export function MathsField({
             shown.data && t("not readable yet: {{why}}", { why: shown.data.why })
           ))}
       </p>
-    </div>
+    </fieldset>
   );
 }

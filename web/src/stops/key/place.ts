@@ -58,7 +58,8 @@ export function placeInWords(path: string): string {
     .join(", ");
 }
 
-const BEGINNINGS = /^(key|accept|parts|left|right|tokens|regions|options|source|start|prompt|body|points)$/;
+const BEGINNINGS =
+  /^(key|accept|parts|left|right|tokens|regions|options|source|start|prompt|body|points|picture)$/;
 
 /**
  * Whether something that was typed is wrong, so that it is said where it was typed; what is only missing yet is said in

@@ -54,6 +54,7 @@ export function MathsLines({
         placeholder={t("type another, Enter")}
         onChange={setText}
         onEnter={add}
+        onLeave={add}
       />
     </section>
   );

@@ -135,7 +135,7 @@ function SetTable({
                   {trial.name}
                 </button>
               </td>
-              <td>{r && `${points(r.score)} / ${points(r.possible)}`}</td>
+              <td>{r ? `${points(r.score)} / ${points(r.possible)}` : "…"}</td>
               <td className="font-semibold">
                 {r?.percent !== undefined && r.percent !== null && `${points(r.percent)} %`}
                 {r?.provisional && <span className="font-normal text-waiting"> · {t("waits for you")}</span>}

@@ -235,6 +235,15 @@ final class Browser implements AutoCloseable {
         return Objects.requireNonNull(driver.executeScript(script));
     }
 
+    /** Waits until every picture of the page is there, so that nothing moves any more. */
+    Browser seesPictures() {
+        waitUntil(
+                () -> Boolean.TRUE.equals(driver.executeScript("return document.images.length > 0"
+                        + " && [...document.images].every(i => i.complete && i.naturalWidth > 0)")),
+                "the pictures");
+        return this;
+    }
+
     /** Drags over an element, from and to offsets from its middle. */
     Browser drag(WebElement on, int fromX, int fromY, int toX, int toY) {
         driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", on);

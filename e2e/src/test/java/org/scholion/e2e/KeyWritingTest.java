@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -113,7 +112,7 @@ class KeyWritingTest {
             aud.field("Your working, a line for each step").sendKeys("x + 3 = 5", Keys.ENTER, "x = 2");
             aud.sees("● 2 of 2");
 
-            aud.press("p").asks("Show the ledge.").choose(sketch());
+            aud.press("p").asks("Show the ledge.").choose(Papers.sketch(dir));
             aud.type("What the picture shows, for whoever cannot see it", "A ledge.");
             aud.focus("picture to draw on: A ledge.")
                     .keys(Keys.ENTER, Keys.ARROW_RIGHT, Keys.ARROW_RIGHT, Keys.ARROW_RIGHT);
@@ -128,39 +127,6 @@ class KeyWritingTest {
                         "text", "number", "blanks", "pairs", "order", "correction", "formula", "working", "spot");
         assertThat(items.get(0).get("examples")).hasSize(1);
         assertThat(items.get(8).get("regions").get(0).has("circle")).isTrue();
-    }
-
-    private Path sketch() throws IOException {
-        Path file = dir.resolve("ledge.png");
-        ImageIO.write(
-                new java.awt.image.BufferedImage(200, 120, java.awt.image.BufferedImage.TYPE_INT_RGB),
-                "png",
-                file.toFile());
-        return file;
-    }
-
-    @Test
-    void with_the_mouse_places_are_drawn_labels_dragged_and_steps_put_in_order(Scholion.Running school)
-            throws IOException {
-        String paper = Papers.empty(school, "By mouse");
-        try (Browser aud = new Browser(school.address(), 1280, 1000)) {
-            aud.signIn("Aud Meller").open(paper + "/key").clickButton("on a picture");
-            aud.asks("Show it.").choose(sketch());
-            aud.type("What the picture shows, for whoever cannot see it", "A ledge.");
-            new Select(aud.field("draw a")).selectByVisibleText("rectangle");
-            aud.drag(aud.field("picture to draw on: A ledge."), -60, -30, 60, 30)
-                    .sees("1 place")
-                    .sees("rectangle");
-            aud.clickButton("matching").asks("Match.");
-            aud.field("another thing to match").sendKeys("port", Keys.ENTER);
-            aud.field("another thing to match with").sendKeys("red", Keys.ENTER);
-            aud.dragTo("[title='drag red']", "[aria-label='what is matched']").sees("1 pair");
-            Path large = dir.resolve("sea.png");
-            Files.write(large, new byte[30_000_000]);
-            aud.clickButton("on a picture").choose(large);
-            aud.sees("“sea.png” has 30 MB; at most 10 MB are taken.");
-            aud.hasNoErrors();
-        }
     }
 
     @Test

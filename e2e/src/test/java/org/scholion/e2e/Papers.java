@@ -1,6 +1,10 @@
 package org.scholion.e2e;
 
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Path;
 import java.util.Map;
+import javax.imageio.ImageIO;
 import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.Visitor;
 import tools.jackson.databind.JsonNode;
@@ -27,5 +31,12 @@ final class Papers {
                 .ok()
                 .get("definition")
                 .get("items");
+    }
+
+    /** A small picture in a folder. */
+    static Path sketch(Path folder) throws IOException {
+        Path file = folder.resolve("ledge.png");
+        ImageIO.write(new BufferedImage(200, 120, BufferedImage.TYPE_INT_RGB), "png", file.toFile());
+        return file;
     }
 }

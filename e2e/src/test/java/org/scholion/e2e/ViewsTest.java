@@ -92,7 +92,8 @@ class ViewsTest {
                     .picture("paper");
             aud.open(letters + "/key?view=sets")
                     .clickButton("Propose sets at every bound")
-                    .sees("just at 75 %");
+                    .sees("just at 75 %")
+                    .sees("29 / 29");
             aud.isAccessible("Answer sets").picture("answer-sets");
             aud.open(letters + "/key?view=in").sees("or type them").isAccessible("Bring in questions");
             aud.open(approach + "/key?item=q5").sees("Drag on the picture").isAccessible("Key, on a picture");
