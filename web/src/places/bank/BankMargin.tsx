@@ -8,6 +8,7 @@ import { type Item, keyInShort, kindName } from "../../stops/key/definition";
 import { t } from "../../text";
 import { moment, points } from "../../text/figures";
 import { ShareWith } from "./ShareWith";
+import { Versions } from "./Versions";
 
 /** The chosen item: its key, where it was used and how it did, what is like it, its versions, with whom it is shared. */
 export function BankMargin({
@@ -89,23 +90,17 @@ export function BankMargin({
                 </ul>
               </MarginPart>
             )}
-            <MarginPart title={t("Versions")}>
-              <ul className="text-small">
-                {view.versions.map((v) => (
-                  <li key={v.version} className="border-b border-rule py-1">
-                    <strong>{v.version}</strong> · {v.by}, {moment(v.at)}
-                    <span className="block font-script">
-                      {(v.definition as Item).prompt} ({keyInShort(v.definition as Item)})
-                    </span>
-                    {line.mayEdit && v.version !== line.version && (
-                      <TextButton onClick={() => change.mutate(v.definition)}>
-                        {t("make it the latest again")}
-                      </TextButton>
-                    )}
-                  </li>
-                ))}
-              </ul>
-            </MarginPart>
+            <Versions
+              versions={view.versions}
+              latest={line.version}
+              onBack={line.mayEdit ? (v) => change.mutate(v.definition) : undefined}
+            >
+              {(v) => (
+                <span className="block font-script">
+                  {(v.definition as Item).prompt} ({keyInShort(v.definition as Item)})
+                </span>
+              )}
+            </Versions>
           </>
         )}
       </Loaded>

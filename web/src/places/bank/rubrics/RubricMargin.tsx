@@ -5,8 +5,8 @@ import { TextButton } from "../../../parts/Button";
 import { MarginPart } from "../../../parts/Sheet";
 import { Loaded, Trouble } from "../../../parts/States";
 import { t } from "../../../text";
-import { moment } from "../../../text/figures";
 import { ShareWith } from "../ShareWith";
+import { Versions } from "../Versions";
 
 /** Where the chosen rubric is used, what each of its versions changed, and with whom it is shared. */
 export function RubricMargin({ line, onCopy }: { line: Schemas["RubricLine"]; onCopy: () => void }) {
@@ -50,29 +50,19 @@ export function RubricMargin({ line, onCopy }: { line: Schemas["RubricLine"]; on
               ))}
             </ul>
           </MarginPart>
-          <MarginPart title={t("Versions")}>
-            <ul className="text-small">
-              {view.versions.map((v) => (
-                <li key={v.version} className="border-b border-rule py-1">
-                  <strong>{v.version}</strong> · {v.by}, {moment(v.at)}
-                  {v.changes.map((words) => (
-                    <span key={words} className="block">
-                      {words}
-                    </span>
-                  ))}
-                  {line.mayEdit && v.version !== line.version && (
-                    <TextButton
-                      className="block underline"
-                      disabled={back.isPending}
-                      onClick={() => back.mutate(v)}
-                    >
-                      {t("make it the latest again")}
-                    </TextButton>
-                  )}
-                </li>
-              ))}
-            </ul>
-          </MarginPart>
+          <Versions
+            versions={view.versions}
+            latest={line.version}
+            onBack={line.mayEdit ? (v) => back.mutate(v) : undefined}
+          >
+            {(v) =>
+              v.changes.map((words) => (
+                <span key={words} className="block">
+                  {words}
+                </span>
+              ))
+            }
+          </Versions>
           {line.mayEdit && (
             <ShareWith kind="RUBRIC" object={line.id} title={t("This rubric is shared with")} />
           )}

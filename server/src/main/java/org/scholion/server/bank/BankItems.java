@@ -26,6 +26,11 @@ import tools.jackson.databind.node.ObjectNode;
 /** Items of the bank: kept with every version they had. */
 @Service
 public class BankItems {
+    /** The owner's item whose prompt is most like this one's; looked for only when a prompt is new. */
+    private static final String NEAREST = """
+            (select i.id from bank_item i where i.owner_id = %s and i.id <> :id and i.alike %% :alike and :alike <> ''
+             order by similarity(i.alike, :alike) desc, i.made_at limit 1)""";
+
     private final JdbcClient db;
     private final Access access;
     private final Assessments assessments;
@@ -62,9 +67,9 @@ public class BankItems {
         Instant now = clock.instant();
         write("""
                 insert into bank_item (id, school_id, owner_id, folder_id, version, definition, kind, prompt, alike, tags,
-                                       codes, difficulty, made_at, changed_at, words)
+                                       codes, difficulty, made_at, changed_at, words, near_id)
                 values (:id, :school, :me, :folder, 1, :definition, :kind, :prompt, :alike, :tags, :codes, :difficulty,
-                        :now, :now, to_tsvector('simple', :words))""", item)
+                        :now, :now, to_tsvector('simple', :words), """ + NEAREST.formatted(":me") + ")", item)
                 .param("id", id)
                 .param("school", me.school())
                 .param("me", me.id())
@@ -72,7 +77,6 @@ public class BankItems {
                 .param("now", Timestamp.from(now))
                 .update();
         keepVersion(me, id, 1, item, now);
-        noteNearest(id);
         if (from != null) {
             used(id, from, item.path("id").asString(""));
         }
@@ -125,8 +129,9 @@ public class BankItems {
         int updated = write("""
                 update bank_item set version = version + 1, definition = :definition, kind = :kind, prompt = :prompt,
                   alike = :alike, tags = :tags, codes = :codes, difficulty = :difficulty, changed_at = :now,
-                  words = to_tsvector('simple', :words)
-                where id = :id and version = :version""", item)
+                  words = to_tsvector('simple', :words),
+                  near_id = case when alike = :alike then near_id else """ + NEAREST.formatted("bank_item.owner_id") + """
+                   end where id = :id and version = :version""", item)
                 .param("id", id)
                 .param("version", version)
                 .param("now", Timestamp.from(now))
@@ -136,17 +141,7 @@ public class BankItems {
                     "changed-meanwhile", "A colleague has changed this item meanwhile. Yours is still on your screen.");
         }
         keepVersion(me, id, version + 1, item, now);
-        noteNearest(id);
         return version + 1;
-    }
-
-    private void noteNearest(UUID id) {
-        db.sql("""
-                        update bank_item n set near_id = (
-                          select i.id from bank_item i
-                          where i.owner_id = n.owner_id and i.id <> n.id and i.alike % n.alike and n.alike <> ''
-                          order by similarity(i.alike, n.alike) desc, i.made_at limit 1)
-                        where n.id = ?""").param(id).update();
     }
 
     private JdbcClient.StatementSpec write(String sql, ObjectNode item) {
