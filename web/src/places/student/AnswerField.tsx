@@ -3,6 +3,7 @@ import { MathsField } from "../../parts/MathsField";
 import { t } from "../../text";
 import { BOX, CorrectionAnswer, OrderAnswer, PairsAnswer, WorkingAnswer } from "./AnswerKinds";
 import { BlanksAnswer } from "./BlanksAnswer";
+import { afterTouch } from "./chosen";
 import { SpotAnswer } from "./SpotAnswer";
 
 /** Where the answer to one question is given, by its kind. */
@@ -85,15 +86,6 @@ function Choices({
   onChosen: (chosen: string[]) => void;
 }) {
   const several = item.max > 1;
-  const toggle = (id: string) => {
-    if (chosen.includes(id)) {
-      onChosen(chosen.filter((c) => c !== id));
-    } else if (!several) {
-      onChosen([id]);
-    } else if (chosen.length < item.max) {
-      onChosen([...chosen, id]);
-    }
-  };
   return (
     <fieldset>
       <legend className="sr-only">{item.prompt}</legend>
@@ -107,7 +99,7 @@ function Choices({
             name={item.id}
             className="size-5 accent-ink"
             checked={chosen.includes(o.id)}
-            onChange={() => toggle(o.id)}
+            onChange={() => onChosen(afterTouch(chosen, o.id, item.max))}
           />
           <span className="font-script text-words">{o.text || String.fromCharCode(65 + i)}</span>
         </label>

@@ -1,6 +1,7 @@
 import { useRef } from "react";
 import type { Schemas } from "../../api/client";
 import { t } from "../../text";
+import { afterTouch } from "./chosen";
 import type { Said } from "./useAutosave";
 
 type Item = Schemas["PaperItem"];
@@ -22,7 +23,7 @@ export function AnswerSheet({
       return;
     }
     e.preventDefault();
-    onSay(item.id, item.max > 1 ? toggled(chosenOf(said[item.id]), option.id) : [option.id]);
+    onSay(item.id, item.max > 1 ? afterTouch(chosenOf(said[item.id]), option.id, item.max) : [option.id]);
     if (item.max <= 1) {
       list.current?.children[at + 1]?.querySelector<HTMLElement>("input")?.focus();
     }
@@ -101,7 +102,7 @@ function Letter({
         className="peer sr-only"
         checked={on}
         onClick={() => on && !several && onChosen([])}
-        onChange={() => onChosen(several ? toggled(chosen, id) : [id])}
+        onChange={() => onChosen(afterTouch(chosen, id, item.max))}
       />
       <span
         className={`flex h-10 min-w-10 items-center justify-center rounded-corner border px-2 font-semibold peer-focus-visible:outline-2 peer-focus-visible:outline-offset-2 ${on ? "border-ink bg-ink text-sheet" : "border-rule-strong bg-sheet"}`}
@@ -113,6 +114,3 @@ function Letter({
 }
 
 const chosenOf = (said: Said | undefined): string[] => (Array.isArray(said?.answer) ? said.answer : []);
-
-const toggled = (chosen: string[], id: string): string[] =>
-  chosen.includes(id) ? chosen.filter((c) => c !== id) : [...chosen, id];

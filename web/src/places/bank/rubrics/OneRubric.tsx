@@ -1,5 +1,4 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
 import { api, ok, type Schemas } from "../../../api/client";
 import { Button } from "../../../parts/Button";
 import { Field } from "../../../parts/Field";
@@ -10,11 +9,25 @@ import { RubricEditor } from "../../../stops/key/rubric/RubricEditor";
 import { t } from "../../../text";
 import { useWholeFrameworks } from "../../standards/useWholeFrameworks";
 
+/** What was changed of a rubric and is not kept yet, and of which version. */
+export type RubricDraft = { title: string; rubric: Rubric; version: number };
+
 /** The chosen rubric, edited on the page and kept as its next version when that is said. */
-export function OneRubric({ line }: { line: Schemas["RubricLine"] }) {
+export function OneRubric({
+  line,
+  draft,
+  onDraft,
+}: {
+  line: Schemas["RubricLine"];
+  draft: RubricDraft | undefined;
+  onDraft: (draft: RubricDraft | undefined) => void;
+}) {
   const client = useQueryClient();
-  const [title, setTitle] = useState(line.title);
-  const [rubric, setRubric] = useState(line.definition as Rubric);
+  const { title, rubric, version } = draft ?? {
+    title: line.title,
+    rubric: line.definition as Rubric,
+    version: line.version,
+  };
   const frameworks = useWholeFrameworks();
   const changed = title !== line.title || !same(rubric, line.definition);
   const keep = useMutation({
@@ -22,10 +35,13 @@ export function OneRubric({ line }: { line: Schemas["RubricLine"] }) {
       ok(
         api.PUT("/api/rubrics/{rubric}", {
           params: { path: { rubric: line.id } },
-          body: { title, definition: rubric as never, version: line.version },
+          body: { title, definition: rubric as never, version },
         }),
       ),
-    onSuccess: () => client.invalidateQueries({ queryKey: ["rubrics"] }),
+    onSuccess: async () => {
+      await client.invalidateQueries({ queryKey: ["rubrics"] });
+      onDraft(undefined);
+    },
   });
   return (
     <section className="mt-6" aria-label={line.title}>
@@ -34,9 +50,13 @@ export function OneRubric({ line }: { line: Schemas["RubricLine"] }) {
           label={t("Title of the rubric")}
           value={title}
           className="mb-3"
-          onChange={(e) => setTitle(e.target.value)}
+          onChange={(e) => onDraft({ title: e.target.value, rubric, version })}
         />
-        <RubricEditor rubric={rubric} frameworks={frameworks} onChange={setRubric} />
+        <RubricEditor
+          rubric={rubric}
+          frameworks={frameworks}
+          onChange={(next) => onDraft({ title, rubric: next, version })}
+        />
       </fieldset>
       {!line.mayEdit && (
         <p className="mt-2 text-soft">
@@ -46,15 +66,9 @@ export function OneRubric({ line }: { line: Schemas["RubricLine"] }) {
       {changed && (
         <div className="sticky bottom-0 mt-3 flex flex-wrap items-center gap-3 border-t border-rule bg-sheet py-3">
           <Button look="strong" disabled={keep.isPending || !title.trim()} onClick={() => keep.mutate()}>
-            {t("Keep it as version {{n}}", { n: line.version + 1 })}
+            {t("Keep it as version {{n}}", { n: version + 1 })}
           </Button>
-          <Button
-            look="quiet"
-            onClick={() => {
-              setTitle(line.title);
-              setRubric(line.definition as Rubric);
-            }}
-          >
+          <Button look="quiet" onClick={() => onDraft(undefined)}>
             {t("Leave it as it was")}
           </Button>
           <span className="text-small text-soft">

@@ -9,7 +9,7 @@ import { newCriterion, type Rubric, rubricInShort } from "../../../stops/key/def
 import { t } from "../../../text";
 import { points } from "../../../text/figures";
 import { BankHead } from "../BankHead";
-import { OneRubric } from "./OneRubric";
+import { OneRubric, type RubricDraft } from "./OneRubric";
 import { RubricMargin } from "./RubricMargin";
 
 type Line = Schemas["RubricLine"];
@@ -18,6 +18,8 @@ type Line = Schemas["RubricLine"];
 export function Rubrics() {
   const client = useQueryClient();
   const [chosen, setChosen] = useState<string | null>(null);
+  // Looking at another rubric meanwhile loses nothing of this one.
+  const [drafts, setDrafts] = useState<Record<string, RubricDraft | undefined>>({});
   const query = useQuery({ queryKey: ["rubrics"], queryFn: () => ok(api.GET("/api/rubrics")) });
   const rows = query.data ?? [];
   const here = rows.find((r) => r.id === chosen) ?? rows[0];
@@ -75,7 +77,14 @@ export function Rubrics() {
             ) : (
               <>
                 <RubricTable rows={all} chosen={here?.id} onChoose={setChosen} />
-                {here && <OneRubric key={here.id + here.version} line={here} />}
+                {here && (
+                  <OneRubric
+                    key={here.id}
+                    line={here}
+                    draft={drafts[here.id]}
+                    onDraft={(draft) => setDrafts((before) => ({ ...before, [here.id]: draft }))}
+                  />
+                )}
               </>
             )
           }

@@ -46,7 +46,9 @@ class RubricTest {
             aud.open("/bank?view=rubrics").click("button", "Causes at sea").sees("Two open questions");
             aud.isAccessible("Rubrics")
                     .type("Title of the rubric", "Causes at sea and ashore")
-                    .clickButton("Keep it as version 3");
+                    .sees("Keep it as version 3");
+            aud.click("td/button", "How convincing").seesNot("Keep it as version 3");
+            aud.click("td/button", "Causes at sea").clickButton("Keep it as version 3");
             aud.sees("another title").hasNoErrors();
         }
         for (JsonNode item : Papers.items(school, paper)) {

@@ -4,10 +4,8 @@ import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.util.UUID;
-import org.scholion.formats.assessment.AssessmentFile;
 import org.scholion.formats.assessment.AssessmentReader;
 import org.scholion.formats.assessment.AssessmentWriter;
-import org.scholion.formats.json.Faults;
 import org.scholion.formats.json.Json;
 import org.scholion.server.access.Access;
 import org.scholion.server.platform.JsonColumn;
@@ -48,7 +46,7 @@ class AssessmentFiles {
     public UUID take(Me me, UUID course, byte[] file) {
         access.require(me, Access.Action.SEE_COURSE, course);
         JsonNode node = node(file);
-        ObjectNode draft = AssessmentWriter.write(read(node));
+        ObjectNode draft = AssessmentWriter.write(AssessmentReader.read(node));
         carried.unpack(me, node);
         draft.remove("frameworks");
         UUID id = assessments.create(me, course, draft.get("title").stringValue());
@@ -65,16 +63,6 @@ class AssessmentFiles {
             return Json.read(text.startsWith("\uFEFF") ? text.substring(1) : text);
         } catch (CharacterCodingException e) {
             throw Refused.invalid("", "the file is not UTF-8; save it as UTF-8 and bring it in again");
-        } catch (Faults e) {
-            throw Refused.invalid(e.all());
-        }
-    }
-
-    private static AssessmentFile read(JsonNode file) {
-        try {
-            return AssessmentReader.read(file);
-        } catch (Faults e) {
-            throw Refused.invalid(e.all());
         }
     }
 }
