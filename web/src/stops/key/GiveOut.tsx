@@ -8,6 +8,7 @@ import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
 import { useHeader } from "../Assessment";
+import { placeOnPaper } from "./place";
 import type { useDraft } from "./useDraft";
 
 /** Gives the paper to a section: freezes the edition and opens a sitting. */
@@ -21,7 +22,7 @@ export function GiveOut({ assessment, draft }: { assessment: string; draft?: Ret
           <ul className="text-small">
             {faults.slice(0, 6).map((f) => (
               <li key={f.path + f.message}>
-                <strong>{place(f.path)}</strong> {f.message}
+                <strong>{placeOnPaper(f.path, draft.definition.items)}</strong> {f.message}
               </li>
             ))}
           </ul>
@@ -30,10 +31,6 @@ export function GiveOut({ assessment, draft }: { assessment: string; draft?: Ret
     );
   }
   return <GiveOutForm assessment={assessment} waiting={draft !== undefined && draft.state !== "saved"} />;
-}
-
-function place(path: string): string {
-  return path.replace(/^items\[(\d+)]\.?/, (_, n) => `${t("item {{n}}", { n: Number(n) + 1 })} `);
 }
 
 /** A local time for a field: today, rounded to five minutes. */

@@ -1,4 +1,5 @@
 import { t } from "../../text";
+import type { Item } from "./definition";
 
 /** What a field of an item is called on the page. */
 const NAMES: Record<string, string> = {
@@ -56,6 +57,18 @@ export function placeInWords(path: string): string {
       return index === undefined ? words : `${words} ${Number(index) + 1}`;
     })
     .join(", ");
+}
+
+/** A place inside a key in words, with the number that the question has on the paper. */
+export function placeOnPaper(path: string, items: Item[]): string {
+  const [, index, inside = ""] = /^items\[(\d+)]\.?(.*)$/.exec(path) ?? [];
+  if (index === undefined) {
+    return placeInWords(path);
+  }
+  const at = Number(index);
+  const asked = items.slice(0, at + 1).filter((i) => i.kind !== "passage").length;
+  const name = items[at]?.kind === "passage" ? t("reading passage") : t("question {{n}}", { n: asked });
+  return [name, placeInWords(inside)].filter((words) => words !== "").join(", ");
 }
 
 const BEGINNINGS =

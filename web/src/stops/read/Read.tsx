@@ -9,6 +9,7 @@ import { Empty, Loaded } from "../../parts/States";
 import { t } from "../../text";
 import { sectionQuery, useWhere } from "../Assessment";
 import { Answer } from "./Answer";
+import { afterReading, unread } from "./afterReading";
 import { ReadMargin } from "./ReadMargin";
 
 export type Change = Schemas["ReadingChange"];
@@ -54,8 +55,6 @@ export function Read() {
   );
 }
 
-const unread = (a: ReadAnswer) => a.mark.state === "read";
-
 function Reader({ view, queryKey, names }: { view: View; queryKey: unknown[]; names: boolean }) {
   const client = useQueryClient();
   const [params, setParams] = useSearchParams();
@@ -76,9 +75,7 @@ function Reader({ view, queryKey, names }: { view: View; queryKey: unknown[]; na
 
   const path = { path: { attempt: answer.attempt, item: question.item }, query: { names } };
   const put = (saved: ReadAnswer) => {
-    client.setQueryData<View>(queryKey, (v) =>
-      v ? { ...v, answers: v.answers.map((a) => (a.attempt === saved.attempt ? saved : a)) } : v,
-    );
+    client.setQueryData<View>(queryKey, (v) => v && afterReading(v, saved));
   };
   const save = useMutation({
     mutationFn: (body: Change) =>

@@ -1,0 +1,26 @@
+import { describe, expect, it } from "vitest";
+import type { Schemas } from "../../api/client";
+import { afterReading } from "./afterReading";
+
+const answer = (attempt: string, state: string) =>
+  ({ attempt, mark: { state } }) as unknown as Schemas["ReadAnswer"];
+const view = {
+  item: "q5",
+  questions: [
+    { item: "q5", unread: 2 },
+    { item: "q6", unread: 7 },
+  ],
+  answers: [answer("a", "read"), answer("b", "read"), answer("c", "scored")],
+} as unknown as Schemas["ReadView"];
+
+describe("the page after an answer was read", () => {
+  it("counts one less that is left of this question, and as many as before of the others", () => {
+    const after = afterReading(view, answer("a", "scored"));
+    expect(after.answers.map((a) => a.mark.state)).toEqual(["scored", "read", "scored"]);
+    expect(after.questions.map((q) => q.unread)).toEqual([1, 7]);
+  });
+
+  it("counts one more when the last mark is taken back", () => {
+    expect(afterReading(view, answer("c", "read")).questions.map((q) => q.unread)).toEqual([3, 7]);
+  });
+});

@@ -1,0 +1,17 @@
+import type { Schemas } from "../../api/client";
+
+type View = Schemas["ReadView"];
+type ReadAnswer = Schemas["ReadAnswer"];
+
+export const unread = (a: ReadAnswer): boolean => a.mark.state === "read";
+
+/** The page after an answer was read: its mark, and how many of its question are left. */
+export function afterReading(view: View, saved: ReadAnswer): View {
+  const answers = view.answers.map((a) => (a.attempt === saved.attempt ? saved : a));
+  const left = answers.filter(unread).length;
+  return {
+    ...view,
+    answers,
+    questions: view.questions.map((q) => (q.item === view.item ? { ...q, unread: left } : q)),
+  };
+}
