@@ -12,6 +12,7 @@ import { BankHead } from "./BankHead";
 import { BankMargin } from "./BankMargin";
 import { BankRows } from "./BankRows";
 import { ChangeHere } from "./ChangeHere";
+import { RemovedItems } from "./RemovedItems";
 import { Rubrics } from "./rubrics/Rubrics";
 import { Twins } from "./Twins";
 
@@ -135,6 +136,7 @@ function Items() {
           }
         </Loaded>
         <Twins onChoose={(prompt) => setWanted({ ...NOTHING, words: prompt })} />
+        <RemovedItems onChanged={changed} />
       </div>
     </Sheet>
   );

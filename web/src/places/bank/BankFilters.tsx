@@ -37,6 +37,15 @@ export function BankFilters({
     mutationFn: (name: string) => ok(api.POST("/api/bank/folders", { body: { name } })),
     onSuccess: onFolders,
   });
+  const mine = folders.find((f) => f.id === wanted.folder && f.mine);
+  const removeFolder = useMutation({
+    mutationFn: (folder: string) =>
+      ok(api.DELETE("/api/bank/folders/{folder}", { params: { path: { folder } } })),
+    onSuccess: () => {
+      onWanted({ ...wanted, folder: null });
+      onFolders();
+    },
+  });
   const colleagues = useQuery({ queryKey: ["colleagues"], queryFn: () => ok(api.GET("/api/colleagues")) });
   const set = (name: keyof Wanted, value: unknown) =>
     onWanted({ ...wanted, [name]: value === "" ? null : value });
@@ -125,13 +134,22 @@ export function BankFilters({
             }
           }}
         />
+        {mine && (
+          <TextButton
+            className="text-small underline"
+            disabled={removeFolder.isPending}
+            onClick={() => removeFolder.mutate(mine.id)}
+          >
+            {t("Remove the folder {{name}}", { name: mine.name })}
+          </TextButton>
+        )}
         {JSON.stringify(wanted) !== JSON.stringify(NOTHING) && (
           <TextButton className="text-small underline" onClick={() => onWanted(NOTHING)}>
             {t("all items")}
           </TextButton>
         )}
       </div>
-      <Trouble error={addFolder.error} />
+      <Trouble error={addFolder.error ?? removeFolder.error} />
     </div>
   );
 }

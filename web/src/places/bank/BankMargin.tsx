@@ -104,7 +104,7 @@ export function BankMargin({
           </>
         )}
       </Loaded>
-      {line.mayEdit && (
+      {line.mine && (
         <>
           <ShareWith kind="ITEM" object={line.id} title={t("This item is shared with")} />
           {folder?.mine && (
@@ -116,9 +116,11 @@ export function BankMargin({
           )}
           <p className="text-small">
             <TextButton className="underline" disabled={remove.isPending} onClick={() => remove.mutate()}>
-              {t("Take it out of the bank")}
+              {t("Remove from the bank")}
             </TextButton>{" "}
-            <span className="text-soft">{t("Papers that use it keep theirs.")}</span>
+            <span className="text-soft">
+              {t("Assessments that use it keep their own copy. You can restore it below the list.")}
+            </span>
           </p>
         </>
       )}

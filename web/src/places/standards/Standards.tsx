@@ -5,6 +5,7 @@ import { MarginPart, Sheet } from "../../parts/Sheet";
 import { Empty, Loaded } from "../../parts/States";
 import { t } from "../../text";
 import { FrameworkIn } from "./FrameworkIn";
+import { RemoveFramework } from "./RemoveFramework";
 import { Tree } from "./Tree";
 import { WorkWith } from "./WorkWith";
 
@@ -40,6 +41,7 @@ export function Standards() {
                 {chosen && <Earlier chosen={chosen} all={all} />}
                 {chosen && <WorkWith framework={chosen.id} />}
                 <FrameworkIn />
+                <RemoveFramework chosen={chosen} />
               </>
             }
           >

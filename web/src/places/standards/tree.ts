@@ -2,13 +2,30 @@ import type { FrameworkFile } from "../../stops/key/definition";
 
 export type Standard = FrameworkFile["standards"][number];
 
+const MOST_LEVELS = 20;
+
 /** The standards with how deep each stands, every one behind its parent and its parent's earlier children. */
 export function inTree(standards: Standard[]): { standard: Standard; depth: number }[] {
-  const below = (parent: string | undefined, depth: number): { standard: Standard; depth: number }[] =>
-    standards
-      .filter((s) => s.parent === parent)
-      .flatMap((s) => [{ standard: s, depth }, ...below(s.code, depth + 1)]);
-  return below(undefined, 0);
+  const children = new Map<string | undefined, Standard[]>();
+  for (const s of standards) {
+    const siblings = children.get(s.parent) ?? [];
+    siblings.push(s);
+    children.set(s.parent, siblings);
+  }
+  const seen = new Set<Standard>();
+  const all: { standard: Standard; depth: number }[] = [];
+  const below = (parent: string | undefined, depth: number) => {
+    for (const standard of children.get(parent) ?? []) {
+      // A file with equal codes, or with more levels than people make, is shown as far as it is a tree.
+      if (!seen.has(standard) && depth < MOST_LEVELS) {
+        seen.add(standard);
+        all.push({ standard, depth });
+        below(standard.code, depth + 1);
+      }
+    }
+  };
+  below(undefined, 0);
+  return all;
 }
 
 /** A code that is free below a parent: T1 gives T1.1; the topmost give the next letter or number. */

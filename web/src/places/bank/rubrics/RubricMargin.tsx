@@ -63,20 +63,20 @@ export function RubricMargin({ line, onCopy }: { line: Schemas["RubricLine"]; on
               ))
             }
           </Versions>
-          {line.mayEdit && (
-            <ShareWith kind="RUBRIC" object={line.id} title={t("This rubric is shared with")} />
-          )}
+          {line.mine && <ShareWith kind="RUBRIC" object={line.id} title={t("This rubric is shared with")} />}
           <p className="flex flex-wrap gap-4 text-small">
             <TextButton className="underline" onClick={onCopy}>
               {t("Take a copy")}
             </TextButton>
-            {line.mayEdit && (
+            {line.mine && (
               <TextButton className="underline" disabled={remove.isPending} onClick={() => remove.mutate()}>
-                {t("Take it out of the bank")}
+                {t("Remove from the bank")}
               </TextButton>
             )}
           </p>
-          <p className="text-small text-soft">{t("Papers that use it keep theirs.")}</p>
+          <p className="text-small text-soft">
+            {t("Assessments that use it keep their own copy. You can restore it below the list.")}
+          </p>
           <Trouble error={back.error ?? remove.error} />
         </>
       )}

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { api, ok, type Schemas } from "../../../api/client";
 import { Button } from "../../../parts/Button";
 import { useKeys } from "../../../parts/Keys";
+import { Removed } from "../../../parts/Removed";
 import { Sheet } from "../../../parts/Sheet";
 import { Empty, Loaded, Trouble } from "../../../parts/States";
 import { newCriterion, type Rubric, rubricInShort } from "../../../stops/key/definition";
@@ -89,8 +90,31 @@ export function Rubrics() {
             )
           }
         </Loaded>
+        <RemovedRubrics />
       </div>
     </Sheet>
+  );
+}
+
+function RemovedRubrics() {
+  const client = useQueryClient();
+  const removed = useQuery({
+    queryKey: ["rubrics", "removed"],
+    queryFn: () => ok(api.GET("/api/rubrics/removed")),
+  });
+  const restore = useMutation({
+    mutationFn: (rubric: string) =>
+      ok(api.POST("/api/rubrics/{rubric}/restore", { params: { path: { rubric } } })),
+    onSuccess: () => client.invalidateQueries({ queryKey: ["rubrics"] }),
+  });
+  return (
+    <Removed
+      title={t("Removed rubrics")}
+      rows={(removed.data ?? []).map((r) => ({ ...r, name: r.title }))}
+      onRestore={restore.mutate}
+      pending={restore.isPending}
+      error={restore.error}
+    />
   );
 }
 

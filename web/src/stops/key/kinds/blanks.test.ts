@@ -22,6 +22,12 @@ describe("blanks written in the sentence", () => {
   it("cut the sentence where they stand, and leave other braces alone", () => {
     expect(pieces("a {b1} b {x}", ["b1"])).toEqual(["a ", { blank: "b1" }, " b {x}"]);
   });
+  it("stand in square brackets as well, as tables write them", () => {
+    expect(pieces("a [b1] b [x]", ["b1"])).toEqual(["a ", { blank: "b1" }, " b [x]"]);
+    const edited = withBlanks({ ...typed, prompt: "The stream [b1]." }, "The stream [b1]!");
+    expect(edited.prompt).toBe("The stream {b1}!");
+    expect(edited.parts?.map((p) => p.accept?.[0]?.text)).toEqual(["ebb", "slack"]);
+  });
   it("are lines where nothing is filled in", () => {
     expect(withoutPlaces("The stream {b1} at {b12} {x}.")).toBe("The stream ____ at ____ {x}.");
   });

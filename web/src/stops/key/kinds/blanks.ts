@@ -1,17 +1,17 @@
 import { freeId, type Item } from "../definition";
 
-/** The places of the blanks in a sentence, such as {b1}. */
-export const PLACE = /\{([A-Za-z0-9_-]+)\}/g;
+/** The places of the blanks in a sentence, such as {b1}; [b1] is one as well where a part has this id. */
+export const PLACE = /\{([A-Za-z0-9_-]+)\}|\[([A-Za-z0-9_-]+)\]/g;
 
 /** A sentence with its blanks as lines, for where nothing is filled in. */
-export const withoutPlaces = (prompt: string) => prompt.replace(/\{b\d+\}/g, "____");
+export const withoutPlaces = (prompt: string) => prompt.replace(/\{b\d+\}|\[b\d+\]/g, "____");
 
 /** A sentence cut at its blanks: texts, and ids of blanks that are there. */
 export function pieces(prompt: string, ids: string[]): (string | { blank: string })[] {
   const cut: (string | { blank: string })[] = [];
   let from = 0;
   for (const found of prompt.matchAll(PLACE)) {
-    const id = found[1] ?? "";
+    const id = found[1] ?? found[2] ?? "";
     if (ids.includes(id)) {
       cut.push(prompt.slice(from, found.index), { blank: id });
       from = found.index + found[0].length;
@@ -27,6 +27,9 @@ export function pieces(prompt: string, ids: string[]): (string | { blank: string
 export function withBlanks(item: Item, typed: string): Item {
   const parts = [...(item.parts ?? [])];
   const prompt = typed.replace(/\[([^[\]\n]+)\]/g, (whole, inside: string) => {
+    if (parts.some((p) => p.id === inside)) {
+      return `{${inside}}`;
+    }
     const blank = blankOf(inside.trim(), freeId("b", parts));
     if (!blank) {
       return whole;
@@ -34,11 +37,13 @@ export function withBlanks(item: Item, typed: string): Item {
     parts.push(blank);
     return `{${blank.id}}`;
   });
-  const named = new Set([...prompt.matchAll(PLACE)].map((m) => m[1]));
+  const named = placesIn(prompt);
   // A blank whose place was deleted goes with it; one that never had a place stays below the sentence.
-  const before = new Set([...(item.prompt ?? "").matchAll(PLACE)].map((m) => m[1]));
+  const before = placesIn(item.prompt ?? "");
   return { ...item, prompt, parts: parts.filter((p) => named.has(p.id) || !before.has(p.id)) };
 }
+
+const placesIn = (prompt: string) => new Set([...prompt.matchAll(PLACE)].map((m) => m[1] ?? m[2]));
 
 function blankOf(inside: string, id: string): Item | null {
   if (inside === "") {

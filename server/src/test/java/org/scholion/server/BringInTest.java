@@ -244,7 +244,7 @@ class BringInTest {
         String attempt = lesson.begin(student);
         JsonNode paper = student.get("/api/student/attempts/" + attempt).ok();
         assertThat(paper.toString()).contains("2x = 4").doesNotContain("x = 2");
-        Lesson.answer(student, attempt, "q1", List.of("one", "two", "three", "four"))
+        Lesson.answer(student, attempt, "q1", List.of("the one", "the two", "the three", "the four"))
                 .ok();
         Lesson.answer(student, attempt, "q2", List.of("x = 4/2", "x = 2")).ok();
         student.post("/api/student/attempts/" + attempt + "/hand-in", null).ok();

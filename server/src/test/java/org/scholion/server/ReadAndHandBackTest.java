@@ -280,6 +280,38 @@ class ReadAndHandBackTest {
     }
 
     @Test
+    void a_comment_stays_with_the_reader_while_the_reading_is_held_back_or_not_finished(Scholion.Running school) {
+        Lesson lesson = read(school, "Held comment");
+        read(lesson, "Noor Haddix", Map.of("c1", "1", "c2", "0"), true).ok();
+        handBack(lesson, "Noor Haddix", ALL).ok();
+        assertThat(result(school, "Noor Haddix", "Held comment").toString()).doesNotContain("Say what falls.");
+        read(lesson, "Noor Haddix", Map.of("c1", "1"), false).ok();
+        handBack(lesson, "Noor Haddix", ALL).ok();
+        assertThat(result(school, "Noor Haddix", "Held comment").toString()).doesNotContain("Say what falls.");
+        read(lesson, "Noor Haddix", Map.of("c1", "1", "c2", "0"), false).ok();
+        handBack(lesson, "Noor Haddix", ALL).ok();
+        assertThat(result(school, "Noor Haddix", "Held comment").toString()).contains("Say what falls.");
+    }
+
+    @Test
+    void a_result_handed_back_again_with_less_shows_no_longer_the_fuller_one(Scholion.Running school) {
+        Lesson lesson = read(school, "Less");
+        handBack(lesson, "Noor Haddix", ALL).ok();
+        String fuller = result(school, "Noor Haddix", "Less").get("id").stringValue();
+        handBack(
+                        lesson,
+                        "Noor Haddix",
+                        Map.of("score", true, "marks", false, "answers", false, "notes", false, "keys", false))
+                .ok();
+        Visitor noor = school.as("Noor Haddix");
+        JsonNode seen = noor.get("/api/student/results/" + fuller).ok();
+        assertThat(seen.toString()).doesNotContain("Say what falls.").doesNotContain("The level falls");
+        assertThat(seen.get("id").stringValue()).isNotEqualTo(fuller);
+        noor.post("/api/student/results/" + fuller + "/queries", Map.of("item", "q4", "words", "Why?"))
+                .isRefused(422);
+    }
+
+    @Test
     void a_student_exactly_on_a_bound_is_named_before_anything_is_sent(Scholion.Running school) {
         Lesson lesson = read(school, "Borderline");
         JsonNode borderline = lesson.teacher.get(lesson.path("/hand-back")).ok().get("borderline");

@@ -4,6 +4,9 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.scholion.core.number.Fraction;
 
 /**
@@ -13,6 +16,11 @@ import org.scholion.core.number.Fraction;
  * @param anyOrder lists of part ids whose answers may stand in one another's place
  */
 public record BlanksItem(Head head, List<Part> parts, boolean exact, List<List<String>> anyOrder) implements Item {
+
+    /** Where a blank stands in the sentence, by the part's id. */
+    private static final Pattern PLACE = Pattern.compile("\\{([A-Za-z0-9_-]+)}|\\[([A-Za-z0-9_-]+)]");
+
+    private static final String LINE = "____";
 
     /** One blank: a short text, a number or a choice of one; its item's id is the part's id. */
     public record Part(Item item, Fraction weight) {
@@ -68,6 +76,24 @@ public record BlanksItem(Head head, List<Part> parts, boolean exact, List<List<S
 
     public Optional<Part> part(String id) {
         return parts.stream().filter(p -> p.id().equals(id)).findFirst();
+    }
+
+    /** Whether the sentence says where any of its blanks stands. */
+    public boolean hasPlaces() {
+        return !sentence(head.prompt(), id -> "").equals(head.prompt());
+    }
+
+    /** The sentence with something in place of each of its blanks; {@code {b1}} and {@code [b1]} are places. */
+    public String sentence(String sentence, UnaryOperator<String> filled) {
+        return PLACE.matcher(sentence).replaceAll(m -> {
+            String id = m.group(1) == null ? m.group(2) : m.group(1);
+            return Matcher.quoteReplacement(part(id).isPresent() ? filled.apply(id) : m.group());
+        });
+    }
+
+    @Override
+    public String asked() {
+        return sentence(head.prompt(), id -> LINE);
     }
 
     @Override

@@ -33,6 +33,11 @@ public sealed interface Item
         return head().points();
     }
 
+    /** What is asked, as it is named to people: without the ids of its blanks. */
+    default String asked() {
+        return head().prompt();
+    }
+
     /** Everything this item, or a criterion of its rubric, is aligned to. */
     default List<Alignment> standards() {
         return head().standards();

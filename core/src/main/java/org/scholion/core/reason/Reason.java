@@ -72,7 +72,9 @@ public record Reason(Code code, Map<String, Fact> facts) {
         ATTAINED_NOTHING("none"),
         TOTAL("total"),
         PERSON("person"),
-        RULING("ruling");
+        RULING("ruling"),
+        /** The answer names what the question no longer has. */
+        OUTGROWN("outgrown");
 
         private final String rule;
 
@@ -141,6 +143,13 @@ public record Reason(Code code, Map<String, Fact> facts) {
         Map<String, Fact> more = new TreeMap<>(facts);
         more.put(name, fact);
         return new Reason(code, more);
+    }
+
+    /** The same reason with one fact less. */
+    public Reason without(String name) {
+        Map<String, Fact> fewer = new TreeMap<>(facts);
+        fewer.remove(name);
+        return new Reason(code, fewer);
     }
 
     public boolean has(String name) {

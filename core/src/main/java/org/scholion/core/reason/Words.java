@@ -98,27 +98,15 @@ public final class Words {
             case TOTAL -> TotalWords.total(r);
             case PERSON -> "decided by a person" + note(r);
             case RULING -> "your teacher decided on this answer" + note(r);
+            case OUTGROWN ->
+                "answers the question as it was before it changed" + (r.has("why") ? " (" + r.word("why") + ")" : "")
+                        + "; a person decides";
         };
     }
 
     /** The same reason for whoever must not learn the right answer from it: what was wrong is said, not what is right. */
     public static String withoutKey(Reason r) {
-        return switch (r.code()) {
-            case CHOICE_OTHER -> "chose " + quoted(r.word("chosen")) + ", which is not right" + penalty(r);
-            case NUMBER_OUT -> r.word("value") + " is not among what is accepted" + penalty(r);
-            case NUMBER_IN -> r.word("value") + " is among what is accepted" + units(r);
-            case TEXT_SLIP ->
-                slips(r) + " from an accepted answer"
-                        + (r.has("times") ? ", which earns " + r.word("times") + " of its credit" : "");
-            case TEXT_PATTERN, TEXT_WORDS -> "is among the accepted answers";
-            case CORRECTION ->
-                r.word("left").equals("0")
-                        ? "put right"
-                        : r.word("left") + " of " + r.word("all") + " changes are still to be made";
-            case BLANKS_PARTS, BLANKS_EXACT -> r.word("sum") + " of " + r.word("weights") + " by weight";
-            case TEXT_TORN -> "as near to an accepted answer as to one that is not; a person decides";
-            default -> english(r);
-        };
+        return WithoutKey.say(r);
     }
 
     /** Each part with what it earned. */
@@ -188,7 +176,7 @@ public final class Words {
         return String.join("; ", parts) + " (" + r.word("sum") + " of " + r.word("maximum") + " on the rubric)";
     }
 
-    private static String slips(Reason r) {
+    static String slips(Reason r) {
         Fraction n = r.amount("distance");
         return n.equals(Fraction.ONE)
                 ? "one typing slip"
@@ -229,11 +217,11 @@ public final class Words {
         return r.amount(name).isZero() ? "no points" : r.word(name) + " of the credit";
     }
 
-    private static String ignored(Reason r) {
+    static String ignored(Reason r) {
         return r.has("ignored") ? " (" + String.join(", ", r.words("ignored")) + " ignored)" : "";
     }
 
-    private static String penalty(Reason r) {
+    static String penalty(Reason r) {
         return r.has("penalty") && !r.amount("penalty").isZero()
                 ? "; costs " + r.word("penalty") + " of the points"
                 : "";

@@ -2,16 +2,16 @@ package org.scholion.core.standard;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Faulty;
 
-/** A tree of standards with a version. Codes are unique in it and no standard stands above itself. */
+/** A tree of standards with a version. Codes are unique in it, no standard stands above itself, and none lies too deep. */
 public record Framework(String id, String title, String version, List<Standard> standards) {
+    /** So many levels and no more: a tree that people made has five or six. */
+    public static final int MOST_LEVELS = 20;
 
     /** A statement of what is to be learned. */
     public record Standard(String code, @Nullable String parent, String text) {
@@ -31,16 +31,20 @@ public record Framework(String id, String title, String version, List<Standard> 
                     "code '" + s.code() + "' is there twice");
         }
         for (int i = 0; i < standards.size(); i++) {
-            refuseRootless(i, standards.get(i), byCode);
+            refuseRootless("standards[" + i + "].parent", standards.get(i), byCode);
         }
     }
 
-    private static void refuseRootless(int i, Standard standard, Map<String, Standard> byCode) {
-        String place = "standards[" + i + "].parent";
-        Set<String> above = new HashSet<>();
+    private static void refuseRootless(String place, Standard standard, Map<String, Standard> byCode) {
+        int levels = 1;
         for (Standard at = standard; at != null && at.parent() != null; at = byCode.get(at.parent())) {
-            Faulty.unless(above.add(at.code()), place, "'" + standard.code() + "' stands above itself");
             Faulty.unless(byCode.containsKey(at.parent()), place, "no standard has the code '" + at.parent() + "'");
+            Faulty.unless(!at.parent().equals(standard.code()), place, "'" + standard.code() + "' stands above itself");
+            levels++;
+            Faulty.unless(
+                    levels <= MOST_LEVELS,
+                    place,
+                    "'" + standard.code() + "' lies more than " + MOST_LEVELS + " levels deep");
         }
     }
 

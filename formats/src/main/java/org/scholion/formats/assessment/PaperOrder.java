@@ -7,8 +7,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Random;
+import java.util.function.Predicate;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.Item;
+import org.scholion.core.item.Named;
+import org.scholion.core.item.OrderItem;
+import org.scholion.core.item.PairsItem;
 
 /**
  * The order of a paper's items: as written, or shuffled within the parts so that what shares a passage, and a choice with
@@ -48,13 +52,39 @@ public final class PaperOrder {
         return mixed;
     }
 
+    /** The steps of an order, mixed. From three on they never stand in the right order; two are as chance has it. */
+    public static List<Named> steps(OrderItem item, Random random) {
+        return mixed(
+                item.tokens(),
+                random,
+                mixed -> mixed.stream().map(Named::id).toList().equals(item.key()));
+    }
+
     /**
-     * Things that a key often writes down in the right order, as steps or what is matched with: everybody sees the same
-     * other one.
+     * What is matched with, mixed. From three on they never all stand beside what they belong to; two are as chance has
+     * it.
      */
-    public static <T> List<T> mixed(String item, List<T> things) {
-        List<T> mixed = new ArrayList<>(things);
-        Collections.shuffle(mixed, new Random(item.hashCode()));
+    public static List<Named> rights(PairsItem item, Random random) {
+        return mixed(item.right(), random, mixed -> {
+            for (int i = 0; i < Math.min(item.left().size(), mixed.size()); i++) {
+                PairsItem.Pair beside =
+                        new PairsItem.Pair(item.left().get(i).id(), mixed.get(i).id());
+                if (!item.key().contains(beside)) {
+                    return false;
+                }
+            }
+            return true;
+        });
+    }
+
+    private static List<Named> mixed(List<Named> things, Random random, Predicate<List<Named>> tells) {
+        List<Named> mixed = new ArrayList<>(things);
+        int tries = 0;
+        do {
+            Collections.shuffle(mixed, random);
+            // Where every order tells, as with one thing matched by all, there is nothing to hide.
+            tries++;
+        } while (things.size() > 2 && tries < 100 && tells.test(mixed));
         return mixed;
     }
 

@@ -17,14 +17,18 @@ import tools.jackson.databind.JsonNode;
 
 /**
  * A CASE 1.0 package (CFDocument, CFItems, CFAssociations) as a framework. An item's code is its human coding scheme; one
- * that has none gets a number below its parent. Only the tree of "isChildOf" is taken; its order is the sequence number's.
+ * that has none gets a number below its parent. Equal codes are refused. Only the tree of "isChildOf" is taken; its order is the sequence number's.
  */
 public final class CaseReader {
+    private static final int MOST_FAULTS = 20;
+
     private final JsonNode root;
     private final Map<String, JsonNode> items = new LinkedHashMap<>();
     private final Map<String, String> parents = new HashMap<>();
     private final Map<String, Integer> places = new HashMap<>();
     private final Map<String, String> codes = new HashMap<>();
+    private final Set<String> taken = new HashSet<>();
+    private final List<Fault> faults = new ArrayList<>();
 
     private CaseReader(JsonNode root) {
         this.root = root;
@@ -63,7 +67,10 @@ public final class CaseReader {
                 .forEach(list ->
                         list.sort((a, b) -> Integer.compare(places.getOrDefault(a, 0), places.getOrDefault(b, 0))));
         List<Framework.Standard> standards = new ArrayList<>();
-        gather("", children, standards, new HashSet<>());
+        gather("", 1, children, standards);
+        if (!faults.isEmpty()) {
+            throw new Faults(faults);
+        }
         String id = document.path("identifier").asString("case");
         try {
             return new Framework(
@@ -92,34 +99,44 @@ public final class CaseReader {
 
     /** Parents before their children; an item that stands above itself is not reached and left out. */
     private void gather(
-            String parent, Map<String, List<String>> children, List<Framework.Standard> standards, Set<String> taken) {
+            String parent, int level, Map<String, List<String>> children, List<Framework.Standard> standards) {
         int number = 0;
         for (String id : children.getOrDefault(parent, List.of())) {
             number++;
             JsonNode item = items.get(id);
-            String code = free(code(item, codes.get(parent), number), taken);
+            String code = code(item, codes.get(parent), number);
+            if (level > Framework.MOST_LEVELS) {
+                fault("'" + code + "' lies more than " + Framework.MOST_LEVELS + " levels deep");
+                return;
+            }
+            if (!taken.add(code)) {
+                fault("two standards have the code '" + code + "'; give one of them another");
+                continue;
+            }
             codes.put(id, code);
-            taken.add(code);
             standards.add(new Framework.Standard(code, codes.get(parent), statement(item)));
-            gather(id, children, standards, taken);
+            gather(id, level + 1, children, standards);
         }
     }
 
-    private static String code(@Nullable JsonNode item, @Nullable String above, int number) {
+    private void fault(String message) {
+        if (faults.size() < MOST_FAULTS) {
+            faults.add(new Fault("CFItems", message));
+        }
+    }
+
+    private String code(@Nullable JsonNode item, @Nullable String above, int number) {
         String said =
                 item == null ? "" : item.path("humanCodingScheme").asString("").strip();
         if (!said.isEmpty()) {
             return said;
         }
-        return above == null ? String.valueOf(number) : above + "." + number;
-    }
-
-    private static String free(String code, Set<String> taken) {
-        String wanted = code;
-        for (int n = 2; taken.contains(wanted); n++) {
-            wanted = code + "-" + n;
+        String below = above == null ? "" : above + ".";
+        int free = number;
+        while (taken.contains(below + free)) {
+            free++;
         }
-        return wanted;
+        return below + free;
     }
 
     private static String statement(@Nullable JsonNode item) {

@@ -40,7 +40,7 @@ class FrameworkFilesTest {
                {"identifier": "i2", "humanCodingScheme": "T1", "fullStatement": "Causes"},
                {"identifier": "i1", "humanCodingScheme": "T", "fullStatement": "Tides"},
                {"identifier": "i3", "fullStatement": "Tables"},
-               {"identifier": "i4", "humanCodingScheme": "T1", "fullStatement": "The same code again"}],
+               {"identifier": "i4", "humanCodingScheme": "W", "fullStatement": "Beside it"}],
              "CFAssociations": [
                {"associationType": "isChildOf", "originNodeURI": {"identifier": "i1"}, "destinationNodeURI": {"identifier": "d1"}, "sequenceNumber": 1},
                {"associationType": "isChildOf", "originNodeURI": {"identifier": "i2"}, "destinationNodeURI": {"identifier": "i1"}, "sequenceNumber": 1},
@@ -52,8 +52,29 @@ class FrameworkFilesTest {
     void a_case_package_becomes_a_tree_with_codes_of_its_own_where_it_has_none() {
         Framework f = CaseReader.read(CASE);
         assertThat(f.title()).isEqualTo("Coastal Skills");
-        assertThat(f.standards()).extracting(Framework.Standard::code).containsExactly("T1", "T", "T1-2", "T.2");
+        assertThat(f.standards()).extracting(Framework.Standard::code).containsExactly("W", "T", "T1", "T.2");
         assertThat(f.withAbove("T.2")).containsExactly("T.2", "T");
+    }
+
+    @Test
+    void equal_codes_and_a_tree_that_is_too_deep_are_refused_in_words() {
+        assertThatThrownBy(() -> CaseReader.read(CASE.replace("\"W\"", "\"T1\"")))
+                .isInstanceOf(Faults.class)
+                .hasMessageContaining("two standards have the code 'T1'");
+        StringBuilder items = new StringBuilder("{\"identifier\": \"n0\", \"humanCodingScheme\": \"C0\"}");
+        StringBuilder above = new StringBuilder();
+        StringBuilder rows = new StringBuilder("code,text,parent\nC0,x,\n");
+        for (int i = 1; i < 3_000; i++) {
+            items.append(", {\"identifier\": \"n%d\", \"humanCodingScheme\": \"C%d\"}".formatted(i, i));
+            above.append(
+                    "%s{\"associationType\": \"isChildOf\", \"originNodeURI\": {\"identifier\": \"n%d\"}, \"destinationNodeURI\": {\"identifier\": \"n%d\"}}"
+                            .formatted(i == 1 ? "" : ", ", i, i - 1));
+            rows.append("C%d,x,C%d\n".formatted(i, i - 1));
+        }
+        String deep = "{\"CFDocument\": {\"identifier\": \"d\"}, \"CFItems\": [" + items + "], \"CFAssociations\": ["
+                + above + "]}";
+        assertThatThrownBy(() -> CaseReader.read(deep)).hasMessageContaining("more than 20 levels deep");
+        assertThatThrownBy(() -> table(rows.toString())).hasMessageContaining("more than 20 levels deep");
     }
 
     @Test

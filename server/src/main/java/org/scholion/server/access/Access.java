@@ -43,26 +43,44 @@ public class Access {
                 Me.Role.TEACHER),
         /** Put an item of the bank into papers: one's own, or one that is shared by itself or with its folder. */
         USE_BANK_ITEM(
-                "select 1 from bank_item i where i.id = :id and (i.owner_id = :me or exists (select 1 from share s"
-                        + " where s.person_id = :me and s.object_id in (i.id, i.folder_id)))",
+                "select 1 from bank_item i where i.id = :id and i.deleted_at is null and (i.owner_id = :me"
+                        + " or exists (select 1 from share s left join bank_folder f on f.id = s.object_id"
+                        + " where s.person_id = :me and s.object_id in (i.id, i.folder_id) and f.deleted_at is null))",
                 Me.Role.TEACHER),
         EDIT_BANK_ITEM(
-                "select 1 from bank_item i where i.id = :id and (i.owner_id = :me or exists (select 1 from share s"
-                        + " where s.person_id = :me and s.may_edit and s.object_id in (i.id, i.folder_id)))",
+                "select 1 from bank_item i where i.id = :id and i.deleted_at is null and (i.owner_id = :me"
+                        + " or exists (select 1 from share s left join bank_folder f on f.id = s.object_id"
+                        + " where s.person_id = :me and s.may_edit and s.object_id in (i.id, i.folder_id)"
+                        + " and f.deleted_at is null))",
                 Me.Role.TEACHER),
+        /** Share, move or remove an item of the bank: only whoever it belongs to. */
+        OWN_BANK_ITEM(
+                "select 1 from bank_item where id = :id and owner_id = :me and deleted_at is null", Me.Role.TEACHER),
+        RESTORE_BANK_ITEM(
+                "select 1 from bank_item where id = :id and owner_id = :me and deleted_at is not null",
+                Me.Role.TEACHER),
+        /** Put items into a folder. */
         EDIT_BANK_FOLDER(
-                "select 1 from bank_folder f where f.id = :id and (f.owner_id = :me or exists (select 1 from share s"
-                        + " where s.person_id = :me and s.may_edit and s.object_id = f.id))",
+                "select 1 from bank_folder f where f.id = :id and f.deleted_at is null and (f.owner_id = :me or exists"
+                        + " (select 1 from share s where s.person_id = :me and s.may_edit and s.object_id = f.id))",
+                Me.Role.TEACHER),
+        OWN_BANK_FOLDER(
+                "select 1 from bank_folder where id = :id and owner_id = :me and deleted_at is null", Me.Role.TEACHER),
+        RESTORE_BANK_FOLDER(
+                "select 1 from bank_folder where id = :id and owner_id = :me and deleted_at is not null",
                 Me.Role.TEACHER),
         /** Take a kept rubric into papers: one's own, or one that is shared. */
         USE_RUBRIC(
-                "select 1 from rubric r where r.id = :id and (r.owner_id = :me or exists (select 1 from share s"
-                        + " where s.person_id = :me and s.object_id = r.id))",
+                "select 1 from rubric r where r.id = :id and r.deleted_at is null and (r.owner_id = :me or exists"
+                        + " (select 1 from share s where s.person_id = :me and s.object_id = r.id))",
                 Me.Role.TEACHER),
         EDIT_RUBRIC(
-                "select 1 from rubric r where r.id = :id and (r.owner_id = :me or exists (select 1 from share s"
-                        + " where s.person_id = :me and s.may_edit and s.object_id = r.id))",
+                "select 1 from rubric r where r.id = :id and r.deleted_at is null and (r.owner_id = :me or exists"
+                        + " (select 1 from share s where s.person_id = :me and s.may_edit and s.object_id = r.id))",
                 Me.Role.TEACHER),
+        OWN_RUBRIC("select 1 from rubric where id = :id and owner_id = :me and deleted_at is null", Me.Role.TEACHER),
+        RESTORE_RUBRIC(
+                "select 1 from rubric where id = :id and owner_id = :me and deleted_at is not null", Me.Role.TEACHER),
         /** See or decide about one student's attempt as its teacher. */
         WORK_ON_ATTEMPT(
                 "select 1 from attempt x join assessment a on a.id = x.assessment_id"
@@ -90,12 +108,17 @@ public class Access {
         /** See a framework of one's school. */
         SEE_FRAMEWORK(
                 "select 1 from framework f join person p on p.school_id = f.school_id"
-                        + " where f.id = :id and p.id = :me",
+                        + " where f.id = :id and p.id = :me and f.deleted_at is null",
                 Me.Role.TEACHER,
                 Me.Role.ADMIN),
         EDIT_FRAMEWORK(
                 "select 1 from framework f join person p on p.school_id = f.school_id"
-                        + " where f.id = :id and p.id = :me",
+                        + " where f.id = :id and p.id = :me and f.deleted_at is null",
+                Me.Role.TEACHER,
+                Me.Role.ADMIN),
+        RESTORE_FRAMEWORK(
+                "select 1 from framework f join person p on p.school_id = f.school_id"
+                        + " where f.id = :id and p.id = :me and f.deleted_at is not null",
                 Me.Role.TEACHER,
                 Me.Role.ADMIN),
         /** See the people of one's school; the object is the school. */

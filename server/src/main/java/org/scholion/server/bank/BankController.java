@@ -105,6 +105,17 @@ class BankController {
         items.remove(me, item);
     }
 
+    @PostMapping("/items/{item}/restore")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void restore(@AuthenticationPrincipal Me me, @PathVariable UUID item) {
+        items.restore(me, item);
+    }
+
+    @GetMapping("/removed")
+    List<BankItems.Removed> removed(@AuthenticationPrincipal Me me) {
+        return items.removed(me);
+    }
+
     @PostMapping("/move")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void move(@AuthenticationPrincipal Me me, @RequestBody Move move) {
@@ -132,5 +143,11 @@ class BankController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void removeFolder(@AuthenticationPrincipal Me me, @PathVariable UUID folder) {
         folders.remove(me, folder);
+    }
+
+    @PostMapping("/folders/{folder}/restore")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void restoreFolder(@AuthenticationPrincipal Me me, @PathVariable UUID folder) {
+        folders.restore(me, folder);
     }
 }

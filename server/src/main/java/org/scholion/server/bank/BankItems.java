@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -28,7 +29,7 @@ import tools.jackson.databind.node.ObjectNode;
 public class BankItems {
     /** The owner's item whose prompt is most like this one's; looked for only when a prompt is new. */
     private static final String NEAREST = """
-            (select i.id from bank_item i where i.owner_id = %s and i.id <> :id and i.alike %% :alike and :alike <> ''
+            (select i.id from bank_item i where i.owner_id = %s and i.deleted_at is null and i.id <> :id and i.alike %% :alike and :alike <> ''
              order by similarity(i.alike, :alike) desc, i.made_at limit 1)""";
 
     private final JdbcClient db;
@@ -51,9 +52,10 @@ public class BankItems {
     public record Use(UUID assessment, String title, String item, int version, Instant at) {}
 
     /**
-     * Puts an item into one's own bank.
+     * Copies an item to one's own bank.
      *
-     * @param from the paper that it stands in already, where it is used from now on; null when it is from nowhere
+     * @param from the paper that it stands in already, where it is used from now on; null when it is from nowhere. A
+     *     paper that one may only use is not changed by it.
      */
     @Transactional
     public UUID add(Me me, Object definition, @Nullable UUID folder, @Nullable UUID from) {
@@ -61,26 +63,41 @@ public class BankItems {
         if (from != null) {
             access.require(me, Access.Action.USE_KEY, from);
         }
-        ObjectNode item = plain(definition);
+        JsonNode item = JsonColumn.node(definition);
+        return copy(me, item, folder, from)
+                .orElseThrow(() -> Refused.conflict("copied-already", "This item is in your bank already."));
+    }
+
+    /** Empty when it was copied from there before. */
+    private Optional<UUID> copy(Me me, JsonNode definition, @Nullable UUID folder, @Nullable UUID from) {
+        ObjectNode item = OneItem.untied(definition);
         refuseFaulty(item);
         UUID id = ids.next();
         Instant now = clock.instant();
-        write("""
+        String place = from == null ? null : definition.path("id").asString("");
+        int made = write("""
                 insert into bank_item (id, school_id, owner_id, folder_id, version, definition, kind, prompt, alike, tags,
-                                       codes, difficulty, made_at, changed_at, words, near_id)
+                                       codes, difficulty, made_at, changed_at, words, from_assessment, from_item, near_id)
                 values (:id, :school, :me, :folder, 1, :definition, :kind, :prompt, :alike, :tags, :codes, :difficulty,
-                        :now, :now, to_tsvector('simple', :words), """ + NEAREST.formatted(":me") + ")", item)
+                        :now, :now, to_tsvector('simple', :words), :from, :place, """ + NEAREST.formatted(":me") + """
+                ) on conflict (owner_id, from_assessment, from_item)
+                  where from_assessment is not null and deleted_at is null do nothing""", item)
                 .param("id", id)
                 .param("school", me.school())
                 .param("me", me.id())
                 .param("folder", folder)
                 .param("now", Timestamp.from(now))
+                .param("from", from)
+                .param("place", place)
                 .update();
-        keepVersion(me, id, 1, item, now);
-        if (from != null) {
-            used(id, from, item.path("id").asString(""));
+        if (made == 0) {
+            return Optional.empty();
         }
-        return id;
+        keepVersion(me, id, 1, item, now);
+        if (from != null && access.may(me, Access.Action.EDIT_KEY, from)) {
+            used(id, from, String.valueOf(place));
+        }
+        return Optional.of(id);
     }
 
     /**
@@ -95,6 +112,7 @@ public class BankItems {
     @Transactional
     public WholePaper addAll(Me me, UUID assessment, @Nullable UUID folder) {
         access.require(me, Access.Action.USE_KEY, assessment);
+        requireFolder(me, folder);
         Set<String> known = Set.copyOf(db.sql("select item from bank_use where assessment_id = ?")
                 .param(assessment)
                 .query(String.class)
@@ -106,8 +124,9 @@ public class BankItems {
             if (known.contains(item.path("id").asString(""))) {
                 already++;
             } else if (OneItem.faults(item).isEmpty()) {
-                add(me, JsonColumn.plain(item), folder, assessment);
-                added++;
+                boolean copied = copy(me, item, folder, assessment).isPresent();
+                added += copied ? 1 : 0;
+                already += copied ? 0 : 1;
             } else {
                 unfinished++;
             }
@@ -123,7 +142,7 @@ public class BankItems {
     @Transactional
     public int change(Me me, UUID id, Object definition, int version) {
         access.require(me, Access.Action.EDIT_BANK_ITEM, id);
-        ObjectNode item = plain(definition);
+        ObjectNode item = OneItem.untied(JsonColumn.node(definition));
         refuseFaulty(item);
         Instant now = clock.instant();
         int updated = write("""
@@ -163,10 +182,6 @@ public class BankItems {
                 .update();
     }
 
-    private static ObjectNode plain(Object definition) {
-        return OneItem.untied(JsonColumn.node(definition));
-    }
-
     private static void refuseFaulty(ObjectNode item) {
         List<Fault> faults = OneItem.faults(item);
         if (!faults.isEmpty()) {
@@ -188,7 +203,7 @@ public class BankItems {
     public void move(Me me, List<UUID> items, @Nullable UUID folder) {
         requireFolder(me, folder);
         for (UUID id : items) {
-            access.require(me, Access.Action.EDIT_BANK_ITEM, id);
+            access.require(me, Access.Action.OWN_BANK_ITEM, id);
             db.sql("update bank_item set folder_id = :folder where id = :id")
                     .param("folder", folder)
                     .param("id", id)
@@ -196,12 +211,45 @@ public class BankItems {
         }
     }
 
-    /** Takes an item out of the bank; the papers that use it keep their own. */
+    /** Removes an item from the bank; the papers that use it keep their own, and it can be restored. */
     @Transactional
     public void remove(Me me, UUID id) {
-        access.require(me, Access.Action.EDIT_BANK_ITEM, id);
-        db.sql("delete from share where object_id = ?").param(id).update();
-        db.sql("delete from bank_item where id = ?").param(id).update();
+        access.require(me, Access.Action.OWN_BANK_ITEM, id);
+        db.sql("update bank_item set deleted_at = ? where id = ?")
+                .params(Timestamp.from(clock.instant()), id)
+                .update();
+    }
+
+    @Transactional
+    public void restore(Me me, UUID id) {
+        access.require(me, Access.Action.RESTORE_BANK_ITEM, id);
+        int restored = db.sql("""
+                        update bank_item i set deleted_at = null where id = ? and not exists (
+                          select 1 from bank_item o where o.owner_id = i.owner_id and o.deleted_at is null
+                          and o.from_assessment = i.from_assessment and o.from_item = i.from_item)""").param(id).update();
+        if (restored == 0) {
+            throw Refused.conflict(
+                    "copied-already", "You have copied this item again since; that copy is in your bank.");
+        }
+    }
+
+    /** What one has removed, the latest first. */
+    public record Removed(UUID id, boolean folder, String name, Instant at) {}
+
+    @Transactional(readOnly = true)
+    public List<Removed> removed(Me me) {
+        return db.sql("""
+                        select id, false, prompt, deleted_at from bank_item where owner_id = :me and deleted_at is not null
+                        union all
+                        select id, true, name, deleted_at from bank_folder where owner_id = :me and deleted_at is not null
+                        order by 4 desc limit 200""")
+                .param("me", me.id())
+                .query((row, n) -> new Removed(
+                        row.getObject(1, UUID.class),
+                        row.getBoolean(2),
+                        row.getString(3),
+                        row.getTimestamp(4).toInstant()))
+                .list();
     }
 
     @Transactional(readOnly = true)

@@ -38,7 +38,7 @@ public class BankSearch {
             @Nullable String to,
             @Nullable Boolean used) {}
 
-    /** A line of what was found; {@code mayEdit} whether it is one's own or shared to be edited. */
+    /** A line of what was found; {@code mayEdit} whether it is one's own or shared to be edited; only what is {@code mine} can be shared or removed. */
     public record BankLine(
             UUID id,
             int version,
@@ -51,6 +51,7 @@ public class BankSearch {
             String author,
             @Nullable UUID folder,
             boolean mayEdit,
+            boolean mine,
             Object definition) {}
 
     /** At most a hundred, the best first; {@code more} whether there are others. */
@@ -59,10 +60,11 @@ public class BankSearch {
     private static final String MINE = """
             (i.owner_id = :me
              or exists (select 1 from share s where s.person_id = :me and s.object_id = i.id)
-             or exists (select 1 from share s where s.person_id = :me and s.object_id = i.folder_id))""";
+             or exists (select 1 from share s join bank_folder f on f.id = s.object_id
+                  where s.person_id = :me and s.object_id = i.folder_id and f.deleted_at is null))""";
 
     private static final String FILTERS = """
-             and (cast(:kind as text) is null or i.kind = :kind)
+             and i.deleted_at is null and (cast(:kind as text) is null or i.kind = :kind)
              and (cast(:code as text) is null or exists (
                   select 1 from unnest(i.codes) c where c = :code or c like :code || '.%'))
              and (cast(:tag as text) is null or :tag = any(i.tags))
@@ -72,11 +74,14 @@ public class BankSearch {
              and (cast(:to as numeric) is null or i.difficulty <= :to)
              and (cast(:used as boolean) is null or (i.uses > 0) = :used)""";
 
+    private static final String JOINS = " join person p on p.id = i.owner_id"
+            + " left join bank_folder f on f.id = i.folder_id and f.deleted_at is null";
+
     private static final String FIELDS = """
             select i.id, i.version, i.kind, i.prompt, i.tags, i.codes, i.difficulty, i.uses,
-                   p.given || ' ' || p.family as author, i.folder_id, i.definition,
+                   p.given || ' ' || p.family as author, f.id as folder_id, i.definition,
                    i.owner_id = :me or exists (select 1 from share s where s.person_id = :me and s.may_edit
-                     and s.object_id in (i.id, i.folder_id)) as may_edit
+                     and s.object_id in (i.id, f.id)) as may_edit, i.owner_id = :me as mine
             from\s""";
 
     @Transactional(readOnly = true)
@@ -99,9 +104,10 @@ public class BankSearch {
                         + " union (select i.id, i.changed_at from share s join bank_item i on i.id = s.object_id"
                         + " where s.person_id = :me" + newest
                         + " union (select i.id, i.changed_at from share s join bank_item i on i.folder_id = s.object_id"
+                        + " join bank_folder f on f.id = i.folder_id and f.deleted_at is null"
                         + " where s.person_id = :me" + newest
                         + " order by changed_at desc limit " + (MOST + 1) + ") found"
-                        + " join bank_item i on i.id = found.id join person p on p.id = i.owner_id"
+                        + " join bank_item i on i.id = found.id" + JOINS
                         + " order by i.changed_at desc",
                 "");
     }
@@ -114,7 +120,7 @@ public class BankSearch {
                 w,
                 FIELDS + "(select * from bank_item i where i.words @@ to_tsquery('simple', :query) and " + MINE
                         + FILTERS
-                        + " order by i.changed_at desc limit 1000) i join person p on p.id = i.owner_id"
+                        + " order by i.changed_at desc limit 1000) i" + JOINS
                         + " order by ts_rank(i.words, to_tsquery('simple', :query)) desc, i.changed_at desc limit "
                         + (MOST + 1),
                 query);
@@ -125,7 +131,7 @@ public class BankSearch {
                 me,
                 w,
                 FIELDS + "(select * from bank_item i where :query <% i.alike and " + MINE + FILTERS
-                        + " limit 1000) i join person p on p.id = i.owner_id"
+                        + " limit 1000) i" + JOINS
                         + " order by word_similarity(:query, i.alike) desc limit " + (MOST + 1),
                 words);
     }
@@ -158,6 +164,7 @@ public class BankSearch {
                         row.getString("author"),
                         row.getObject("folder_id", UUID.class),
                         row.getBoolean("may_edit"),
+                        row.getBoolean("mine"),
                         JsonColumn.plain(JsonColumn.read(row.getString("definition")))))
                 .list();
     }
@@ -189,7 +196,7 @@ public class BankSearch {
                         select i.id, i.prompt, p.given || ' ' || p.family as author,
                                round(similarity(i.alike, :alike)::numeric, 2)::text as likeness
                         from bank_item i join person p on p.id = i.owner_id
-                        where i.alike % :alike and similarity(i.alike, :alike) >= 0.6 and i.alike <> ''
+                        where i.deleted_at is null and i.alike % :alike and similarity(i.alike, :alike) >= 0.6 and i.alike <> ''
                           and (cast(:but as uuid) is null or i.id <> :but) and\s""" + MINE + " order by similarity(i.alike, :alike) desc limit 10")
                 .param("alike", Searched.alike(prompt))
                 .param("but", but)
@@ -211,7 +218,7 @@ public class BankSearch {
         return db.sql("""
                         select a.id, a.prompt, b.id, b.prompt, round(similarity(a.alike, b.alike)::numeric, 2)::text
                         from bank_item a join bank_item b on b.id = a.near_id
-                        where a.owner_id = ? and a.alike <> b.alike and similarity(a.alike, b.alike) >= 0.6
+                        where a.owner_id = ? and a.deleted_at is null and b.deleted_at is null and a.alike <> b.alike and similarity(a.alike, b.alike) >= 0.6
                           and not (b.near_id is not distinct from a.id and b.id < a.id)
                         order by similarity(a.alike, b.alike) desc, a.prompt limit 200""")
                 .param(me.id())
@@ -228,7 +235,7 @@ public class BankSearch {
     public List<Twins> twins(Me me) {
         return db.sql("""
                         select min(prompt) as prompt, array_agg(id order by made_at) as ids from bank_item
-                        where owner_id = ? and alike <> '' group by md5(alike), alike having count(*) > 1
+                        where owner_id = ? and deleted_at is null and alike <> '' group by md5(alike), alike having count(*) > 1
                         order by max(changed_at) desc limit 200""")
                 .param(me.id())
                 .query((row, n) -> new Twins(

@@ -1,5 +1,7 @@
 package org.scholion.server.bank;
 
+import java.sql.Timestamp;
+import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
 import org.scholion.server.access.Access;
@@ -16,11 +18,13 @@ public class Folders {
     private final JdbcClient db;
     private final Access access;
     private final Ids ids;
+    private final Clock clock;
 
-    Folders(JdbcClient db, Access access, Ids ids) {
+    Folders(JdbcClient db, Access access, Ids ids, Clock clock) {
         this.db = db;
         this.access = access;
         this.ids = ids;
+        this.clock = clock;
     }
 
     public record Folder(UUID id, String name, String owner, boolean mine, int items) {}
@@ -29,10 +33,10 @@ public class Folders {
     public List<Folder> of(Me me) {
         return db.sql("""
                         select f.id, f.name, p.given || ' ' || p.family as owner, f.owner_id = :me as mine,
-                               (select count(*) from bank_item i where i.folder_id = f.id) as items
+                               (select count(*) from bank_item i where i.folder_id = f.id and i.deleted_at is null) as items
                         from bank_folder f join person p on p.id = f.owner_id
-                        where f.owner_id = :me
-                           or exists (select 1 from share s where s.person_id = :me and s.object_id = f.id)
+                        where f.deleted_at is null and (f.owner_id = :me
+                           or exists (select 1 from share s where s.person_id = :me and s.object_id = f.id))
                         order by mine desc, lower(f.name)""")
                 .param("me", me.id())
                 .query((row, n) -> new Folder(
@@ -61,11 +65,25 @@ public class Folders {
         return id;
     }
 
-    /** Takes a folder away; its items stay in the bank. */
+    /** Removes a folder; its items stay in the bank, and are in it again once it is restored. */
     @Transactional
     public void remove(Me me, UUID folder) {
-        access.require(me, Access.Action.EDIT_BANK_FOLDER, folder);
-        db.sql("delete from share where object_id = ?").param(folder).update();
-        db.sql("delete from bank_folder where id = ?").param(folder).update();
+        access.require(me, Access.Action.OWN_BANK_FOLDER, folder);
+        db.sql("update bank_folder set deleted_at = ? where id = ?")
+                .params(Timestamp.from(clock.instant()), folder)
+                .update();
+    }
+
+    @Transactional
+    public void restore(Me me, UUID folder) {
+        access.require(me, Access.Action.RESTORE_BANK_FOLDER, folder);
+        int restored = db.sql("""
+                        update bank_folder f set deleted_at = null where id = ? and not exists (
+                          select 1 from bank_folder o where o.owner_id = f.owner_id and o.name = f.name
+                          and o.deleted_at is null)""").param(folder).update();
+        if (restored == 0) {
+            throw Refused.conflict(
+                    "name-taken", "You have another folder of this name now. Rename or remove it first.");
+        }
     }
 }

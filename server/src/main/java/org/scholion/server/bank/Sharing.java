@@ -24,12 +24,12 @@ public class Sharing {
         this.clock = clock;
     }
 
-    /** What can be shared, and who may share it. */
+    /** What can be shared, and who may share it: whoever it belongs to, never whoever may only edit it. */
     public enum Kind {
-        ITEM(Access.Action.EDIT_BANK_ITEM),
-        FOLDER(Access.Action.EDIT_BANK_FOLDER),
+        ITEM(Access.Action.OWN_BANK_ITEM),
+        FOLDER(Access.Action.OWN_BANK_FOLDER),
         ASSESSMENT(Access.Action.WORK_ON_ASSESSMENT),
-        RUBRIC(Access.Action.EDIT_RUBRIC);
+        RUBRIC(Access.Action.OWN_RUBRIC);
 
         private final Access.Action needed;
 

@@ -1,15 +1,18 @@
 package org.scholion.server.collect;
 
 import java.util.List;
+import java.util.Random;
 import java.util.Set;
 import org.scholion.core.draw.Chance;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.Item;
+import org.scholion.core.item.Named;
+import org.scholion.core.item.OrderItem;
+import org.scholion.core.item.PairsItem;
 import org.scholion.formats.assessment.AssessmentFile;
 import org.scholion.formats.assessment.PaperOrder;
-import org.scholion.server.collect.PaperItem.PaperOption;
 
-/** In which order one student gets the items and their options. The same seed gives the same order. */
+/** In which order one student gets the items, their options, steps and what is matched. The same seed, the same order. */
 record OwnOrder(AssessmentFile file, long seed, Set<String> leftOut) {
 
     List<Item> items() {
@@ -18,10 +21,19 @@ record OwnOrder(AssessmentFile file, long seed, Set<String> leftOut) {
                 .toList();
     }
 
-    List<PaperOption> options(Item item) {
-        return file.layout().shuffleOptions() && item instanceof ChoiceItem choice
-                ? PaperItem.options(PaperOrder.shuffled(
-                        file, choice, Chance.of(seed ^ item.id().hashCode())))
-                : PaperItem.options(item);
+    List<ChoiceItem.Option> options(ChoiceItem item) {
+        return file.layout().shuffleOptions() ? PaperOrder.shuffled(file, item, chance(item)) : item.options();
+    }
+
+    List<Named> steps(OrderItem item) {
+        return PaperOrder.steps(item, chance(item));
+    }
+
+    List<Named> rights(PairsItem item) {
+        return PaperOrder.rights(item, chance(item));
+    }
+
+    private Random chance(Item item) {
+        return Chance.of(seed ^ item.id().hashCode());
     }
 }

@@ -16,7 +16,6 @@ import org.scholion.core.item.PassageItem;
 import org.scholion.core.item.Rubric;
 import org.scholion.core.item.WorkingItem;
 import org.scholion.formats.assessment.AssessmentFile;
-import org.scholion.formats.assessment.PaperOrder;
 import org.scholion.formats.assessment.Particulars;
 import org.scholion.formats.rich.RichText;
 
@@ -65,36 +64,34 @@ public record PaperItem(
     /** What a good answer does, level by level. */
     public record PaperCriterion(String title, List<String> levels) {}
 
-    /** These items of a file in this order, numbered as they come. */
-    public static List<PaperItem> of(AssessmentFile file, OwnOrder order) {
+    /** These items of a file in this order and under these ids, numbered as they come. */
+    static List<PaperItem> of(AssessmentFile file, OwnOrder order, OwnIds ids) {
         List<PaperItem> all = new ArrayList<>();
         int number = 0;
         for (Item item : order.items()) {
             number += item instanceof PassageItem ? 0 : 1;
             Particulars particulars = file.particulars(item.id());
-            all.add(of(item, item instanceof PassageItem ? 0 : number, particulars, order.options(item)));
+            all.add(of(item.id(), item, item instanceof PassageItem ? 0 : number, particulars, order, ids));
         }
         return all;
     }
 
-    private static PaperItem of(Item item, int number, Particulars p, List<PaperOption> options) {
+    private static PaperItem of(String place, Item item, int number, Particulars p, OwnOrder order, OwnIds ids) {
         return new PaperItem(
                 item.id(),
                 number,
                 item.kind(),
                 item.head().prompt(),
                 item.points().toExact(),
-                options,
+                options(place, item, order, ids),
                 item instanceof ChoiceItem c ? c.max() : 0,
                 item instanceof NumberItem n && n.unit() != null,
                 item instanceof OpenItem o ? o.maxWords() : null,
                 item instanceof WorkingItem w ? w.start() : item instanceof CorrectionItem c ? c.source() : "",
-                item instanceof PairsItem x ? named(x.left()) : List.of(),
-                item instanceof PairsItem x ? named(PaperOrder.mixed(x.id(), x.right())) : List.of(),
+                item instanceof PairsItem x ? named(OwnIds.left(place), x.left(), ids) : List.of(),
+                item instanceof PairsItem x ? named(OwnIds.right(place), order.rights(x), ids) : List.of(),
                 item instanceof PairsItem x ? x.perLeft() : 0,
-                item instanceof BlanksItem b
-                        ? b.parts().stream().map(PaperItem::part).toList()
-                        : List.of(),
+                item instanceof BlanksItem b ? parts(b, order, ids) : List.of(),
                 p.body() == null ? "" : RichText.clean(p.body()),
                 p.picture() == null ? "" : p.picture().file(),
                 p.picture() == null ? "" : p.picture().alt(),
@@ -105,8 +102,10 @@ public record PaperItem(
                 item instanceof OpenItem o && p.rubricShown() ? criteria(o) : List.of());
     }
 
-    private static PaperItem part(BlanksItem.Part part) {
-        return of(part.item(), 0, Particulars.NONE, options(part.item()));
+    private static List<PaperItem> parts(BlanksItem item, OwnOrder order, OwnIds ids) {
+        return item.parts().stream()
+                .map(p -> of(OwnIds.part(item.id(), p.id()), p.item(), 0, Particulars.NONE, order, ids))
+                .toList();
     }
 
     private static List<PaperCriterion> criteria(OpenItem item) {
@@ -116,19 +115,20 @@ public record PaperItem(
                 .toList();
     }
 
-    /** Options as the key has them, and the steps of an order mixed. */
-    static List<PaperOption> options(Item item) {
+    /** What can be chosen, or the steps of an order. */
+    private static List<PaperOption> options(String place, Item item, OwnOrder order, OwnIds ids) {
         if (item instanceof ChoiceItem c) {
-            return options(c.options());
+            return order.options(c).stream()
+                    .map(o -> new PaperOption(ids.of(place, o.id()), o.text()))
+                    .toList();
         }
-        return item instanceof OrderItem o ? named(PaperOrder.mixed(o.id(), o.tokens())) : List.of();
+        return item instanceof OrderItem o ? named(place, order.steps(o), ids) : List.of();
     }
 
-    static List<PaperOption> options(List<ChoiceItem.Option> options) {
-        return options.stream().map(o -> new PaperOption(o.id(), o.text())).toList();
-    }
-
-    private static List<PaperOption> named(List<Named> things) {
-        return things.stream().map(n -> new PaperOption(n.id(), n.text())).toList();
+    /** A thing without words is called by its id, as on paper. */
+    private static List<PaperOption> named(String place, List<Named> things, OwnIds ids) {
+        return things.stream()
+                .map(n -> new PaperOption(ids.of(place, n.id()), n.text().isBlank() ? n.id() : n.text()))
+                .toList();
     }
 }

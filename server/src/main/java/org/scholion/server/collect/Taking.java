@@ -11,7 +11,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
 import org.scholion.formats.assessment.AnswerJson;
-import org.scholion.formats.json.Cursor;
+import org.scholion.formats.assessment.StudentAnswer;
 import org.scholion.server.access.Access;
 import org.scholion.server.key.Drawn;
 import org.scholion.server.key.Edition;
@@ -23,6 +23,7 @@ import org.scholion.server.platform.Events;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
+import org.scholion.server.platform.Veil;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -41,6 +42,7 @@ public class Taking {
     private final Scoring scoring;
     private final Access access;
     private final Events events;
+    private final Veil veil;
     private final JdbcClient db;
     private final Clock clock;
 
@@ -52,6 +54,7 @@ public class Taking {
             Scoring scoring,
             Access access,
             Events events,
+            Veil veil,
             JdbcClient db,
             Clock clock) {
         this.sittings = sittings;
@@ -61,6 +64,7 @@ public class Taking {
         this.scoring = scoring;
         this.access = access;
         this.events = events;
+        this.veil = veil;
         this.db = db;
         this.clock = clock;
     }
@@ -121,10 +125,13 @@ public class Taking {
         Attempt attempt = own(me, attemptId);
         // The student sees the edition they began with, whatever was corrected since.
         Edition edition = editions.numbered(attempt.assessment(), attempt.edition());
+        OwnIds ids = new OwnIds(veil, attemptId);
         Map<String, Object> answers = new LinkedHashMap<>();
         List<String> flagged = new ArrayList<>();
         drafts.of(attemptId).forEach((item, draft) -> {
-            answers.put(item, JsonColumn.plain(draft.answer()));
+            edition.assessment()
+                    .item(item)
+                    .ifPresent(i -> answers.put(item, JsonColumn.plain(ids.shown(i, draft.answer()))));
             if (draft.flagged()) {
                 flagged.add(item);
             }
@@ -136,7 +143,8 @@ public class Taking {
                 attempt.isIn(),
                 PaperItem.of(
                         edition.file(),
-                        new OwnOrder(edition.file(), attemptId.getLeastSignificantBits(), attempt.leftOut())),
+                        new OwnOrder(edition.file(), attemptId.getLeastSignificantBits(), attempt.leftOut()),
+                        ids),
                 edition.file().layout().questions().stream()
                         .map(q -> new PaperSheet(q.file(), q.name(), q.type()))
                         .toList(),
@@ -161,15 +169,18 @@ public class Taking {
                 .item(itemId)
                 .filter(i -> !attempt.leftOut().contains(i.id()))
                 .orElseThrow(Refused::notFound);
-        JsonNode node = answer == null ? JsonColumn.node("") : JsonColumn.node(answer);
-        Cursor at = Cursor.at(node);
-        if (!(node.isString() && node.stringValue().isEmpty())) {
-            AnswerJson.read(item, at);
-            at.refuseFaulty();
-        }
-        drafts.append(attempt, itemId, node, flagged, now);
+        drafts.append(attempt, itemId, kept(attemptId, item, answer), flagged, now);
         events.say("assessment:" + attempt.assessment());
         return new SavedAnswer(now);
+    }
+
+    /** What was said, in the form of the answer's kind and under the ids of the key; nothing else of it is kept. */
+    private JsonNode kept(UUID attempt, Item item, @Nullable Object answer) {
+        JsonNode said = answer == null ? JsonColumn.node("") : JsonColumn.node(answer);
+        boolean takenBack = said.isString() && said.stringValue().isEmpty();
+        return takenBack
+                ? said
+                : AnswerJson.write(StudentAnswer.read(item, new OwnIds(veil, attempt).kept(item, said)));
     }
 
     @Transactional

@@ -213,13 +213,15 @@ class Demo implements ApplicationRunner {
         Instant[] at = {from};
         clock.at(from, () -> taking.begin(student, sitting(student, assessment)));
         UUID attempt = attempt(student, assessment);
+        DemoPaper paper = new DemoPaper(DemoSchool.read(name), taking.paper(student, attempt));
         int n = 0;
         for (Map.Entry<String, Object> answer : said.entrySet()) {
             if (n++ == most) {
                 break;
             }
             at[0] = at[0].plusSeconds(pace / 2 + random.nextInt(Math.max(1, pace)));
-            clock.at(at[0], () -> taking.answer(student, attempt, answer.getKey(), answer.getValue(), false));
+            Object given = paper.chosen(answer.getKey(), answer.getValue());
+            clock.at(at[0], () -> taking.answer(student, attempt, answer.getKey(), given, false));
         }
         return at[0];
     }

@@ -188,7 +188,7 @@ public class Examination {
             lines.add(new ItemLine(
                     item.id(),
                     edition.numberOf(item.id()),
-                    item.head().prompt(),
+                    item.asked(),
                     item.points().toExact(),
                     dropped,
                     m,

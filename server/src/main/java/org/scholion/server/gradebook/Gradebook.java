@@ -175,7 +175,7 @@ class Gradebook {
         return new TraceItem(
                 i + 1,
                 item.id(),
-                item.head().prompt(),
+                item.asked(),
                 Told.in(item, Attempts.answer(item, responses)),
                 MarkView.of(item, mark),
                 counted.isString() ? counted.stringValue() : null,

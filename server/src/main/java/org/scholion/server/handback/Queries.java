@@ -136,7 +136,7 @@ public class Queries {
                 attempt.name(),
                 q.item(),
                 edition.numberOf(q.item()),
-                item.head().prompt(),
+                item.asked(),
                 Told.in(item, Attempts.answer(item, attempts.responsesOf(q.attempt()))),
                 MarkView.of(item, Objects.requireNonNull(marks.get(q.item()))),
                 HowItScores.of(item),

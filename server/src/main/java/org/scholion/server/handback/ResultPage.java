@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Told;
 import org.scholion.core.item.Item;
 import org.scholion.core.number.Fraction;
+import org.scholion.core.reason.Reason;
 import org.scholion.core.reason.Words;
 import org.scholion.core.score.RightAnswer;
 import org.scholion.formats.rich.RichText;
@@ -119,12 +120,17 @@ public class ResultPage {
         return new StudentResult.ResultItem(
                 item.id(),
                 edition.numberOf(item.id()),
-                asSeen.head().prompt(),
+                asSeen.asked(),
                 sees.answers() ? Told.in(asSeen, Attempts.answer(asSeen, responses)) : null,
                 sees.marks() && mark != null ? mark(item, mark, sees) : null,
-                sees.notes() && mark != null ? mark.comment() : "",
+                sees.notes() && mark != null ? said(mark) : "",
                 sees.keys() ? RightAnswer.inWords(item).orElse(null) : null,
                 sees.notes() ? feedback(edition, item, mark) : null);
+    }
+
+    /** What a reader said; while the reading is held back, or a criterion is missing, it stays with the reader. */
+    private static String said(LedgerMark mark) {
+        return mark.mark().state().isUndecided() ? "" : mark.comment();
     }
 
     /** What the key says to whoever was right, partly right or wrong. */
@@ -139,7 +145,8 @@ public class ResultPage {
 
     private static StudentResult.ResultMark mark(Item item, LedgerMark m, Sees sees) {
         MarkView v = MarkView.of(item, m);
-        String because = sees.keys() ? v.because() : Words.withoutKey(m.mark().reason());
+        Reason told = sees.notes() ? m.mark().reason() : m.mark().reason().without("note");
+        String because = sees.keys() ? Words.english(told) : Words.withoutKey(told);
         return new StudentResult.ResultMark(
                 v.state(), v.points(), v.of(), v.by().name(), because, v.who(), v.mastered());
     }

@@ -89,9 +89,11 @@ public class StudentResults {
         return node.hasNonNull(name) ? node.get(name).stringValue() : null;
     }
 
+    /** The last result of the same attempt: what was handed back again with less shows no longer what it showed. */
     @Transactional
-    public ResultView see(Me me, UUID id) {
-        access.require(me, Access.Action.SEE_RESULT, id);
+    public ResultView see(Me me, UUID asked) {
+        access.require(me, Access.Action.SEE_RESULT, asked);
+        UUID id = last(asked);
         db.sql("update result set seen_at = ? where id = ? and seen_at is null")
                 .params(Timestamp.from(clock.instant()), id)
                 .update();
@@ -119,9 +121,16 @@ public class StudentResults {
                 .single();
     }
 
+    private UUID last(UUID result) {
+        return db.sql("""
+                        select l.id from result r join result l on l.attempt_id = r.attempt_id
+                        where r.id = ? order by l.handed_at desc, l.id desc limit 1""").param(result).query(UUID.class).single();
+    }
+
     @Transactional
-    public void ask(Me me, UUID id, Question question) {
-        access.require(me, Access.Action.SEE_RESULT, id);
+    public void ask(Me me, UUID asked, Question question) {
+        access.require(me, Access.Action.SEE_RESULT, asked);
+        UUID id = last(asked);
         String words = question.words().strip();
         if (words.isEmpty() || words.length() > LONGEST) {
             throw Refused.invalid("words", "say in a sentence or two what you ask, at most " + LONGEST + " characters");

@@ -1,6 +1,7 @@
 package org.scholion.server.platform;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.scholion.formats.json.Fault;
 import org.scholion.formats.json.Faults;
 import org.slf4j.Logger;
@@ -11,6 +12,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
@@ -49,7 +51,7 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @Override
-    protected @org.jspecify.annotations.Nullable ResponseEntity<Object> handleMaxUploadSizeExceededException(
+    protected @Nullable ResponseEntity<Object> handleMaxUploadSizeExceededException(
             MaxUploadSizeExceededException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE)
                 .body(problem(
@@ -57,6 +59,13 @@ class Problems extends ResponseEntityExceptionHandler {
                         "too-large",
                         "This file is larger than 40 MB. Nothing was taken; make it smaller and put it in again.",
                         List.of()));
+    }
+
+    @Override
+    protected @Nullable ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        Refused refused = Unreadable.of(e.getCause());
+        return ResponseEntity.status(refused.status()).body(refused(refused));
     }
 
     @ExceptionHandler

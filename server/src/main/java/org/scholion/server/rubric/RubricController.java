@@ -59,4 +59,15 @@ class RubricController {
     void remove(@AuthenticationPrincipal Me me, @PathVariable UUID rubric) {
         rubrics.remove(me, rubric);
     }
+
+    @GetMapping("/removed")
+    List<Rubrics.RemovedRubric> removed(@AuthenticationPrincipal Me me) {
+        return rubrics.removed(me);
+    }
+
+    @PostMapping("/{rubric}/restore")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void restore(@AuthenticationPrincipal Me me, @PathVariable UUID rubric) {
+        rubrics.restore(me, rubric);
+    }
 }

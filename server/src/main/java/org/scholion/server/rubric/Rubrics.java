@@ -37,7 +37,14 @@ public class Rubrics {
 
     /** @param maximum what its best levels are worth */
     public record RubricLine(
-            UUID id, String title, int version, String author, boolean mayEdit, String maximum, Object definition) {}
+            UUID id,
+            String title,
+            int version,
+            String author,
+            boolean mayEdit,
+            boolean mine,
+            String maximum,
+            Object definition) {}
 
     /** @param changes what it says otherwise than the version before it, in words */
     public record RubricVersion(
@@ -54,10 +61,10 @@ public class Rubrics {
         return db.sql("""
                         select r.*, p.given || ' ' || p.family as author,
                                r.owner_id = :me or exists (select 1 from share s where s.object_id = r.id
-                                 and s.person_id = :me and s.may_edit) as may_edit
+                                 and s.person_id = :me and s.may_edit) as may_edit, r.owner_id = :me as mine
                         from rubric r join person p on p.id = r.owner_id
-                        where r.owner_id = :me
-                           or exists (select 1 from share s where s.object_id = r.id and s.person_id = :me)
+                        where r.deleted_at is null and (r.owner_id = :me
+                           or exists (select 1 from share s where s.object_id = r.id and s.person_id = :me))
                         order by lower(r.title), r.id""")
                 .param("me", me.id())
                 .query((row, n) -> {
@@ -68,6 +75,7 @@ public class Rubrics {
                             row.getInt("version"),
                             row.getString("author"),
                             row.getBoolean("may_edit"),
+                            row.getBoolean("mine"),
                             OneRubric.read(definition).maximum().toExact(),
                             JsonColumn.plain(definition));
                 })
@@ -184,11 +192,34 @@ public class Rubrics {
         return rubric;
     }
 
-    /** Takes a rubric away; the papers that use it keep their own. */
+    /** Removes a rubric; the papers that use it keep their own, and it can be restored. */
     @Transactional
     public void remove(Me me, UUID id) {
-        access.require(me, Access.Action.EDIT_RUBRIC, id);
-        db.sql("delete from share where object_id = ?").param(id).update();
-        db.sql("delete from rubric where id = ?").param(id).update();
+        access.require(me, Access.Action.OWN_RUBRIC, id);
+        db.sql("update rubric set deleted_at = ? where id = ?")
+                .params(Timestamp.from(clock.instant()), id)
+                .update();
+    }
+
+    @Transactional
+    public void restore(Me me, UUID id) {
+        access.require(me, Access.Action.RESTORE_RUBRIC, id);
+        db.sql("update rubric set deleted_at = null where id = ?").param(id).update();
+    }
+
+    /** A rubric that one has removed. */
+    public record RemovedRubric(UUID id, String title, Instant at) {}
+
+    @Transactional(readOnly = true)
+    public List<RemovedRubric> removed(Me me) {
+        return db.sql("""
+                        select id, title, deleted_at from rubric where owner_id = ? and deleted_at is not null
+                        order by deleted_at desc limit 200""")
+                .param(me.id())
+                .query((row, n) -> new RemovedRubric(
+                        row.getObject(1, UUID.class),
+                        row.getString(2),
+                        row.getTimestamp(3).toInstant()))
+                .list();
     }
 }

@@ -135,7 +135,7 @@ class Doubts {
                 item.id(),
                 edition.numberOf(item.id()),
                 item.kind(),
-                item.head().prompt(),
+                item.asked(),
                 item.points().toExact(),
                 HowItScores.of(item),
                 answers - waiting.size(),

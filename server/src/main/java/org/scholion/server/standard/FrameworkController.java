@@ -61,6 +61,23 @@ class FrameworkController {
         return new FrameworkSaved(frameworks.change(me, framework, change.definition(), change.revision()));
     }
 
+    @DeleteMapping("/frameworks/{framework}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void remove(@AuthenticationPrincipal Me me, @PathVariable UUID framework) {
+        frameworks.remove(me, framework);
+    }
+
+    @PostMapping("/frameworks/{framework}/restore")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void restore(@AuthenticationPrincipal Me me, @PathVariable UUID framework) {
+        frameworks.restore(me, framework);
+    }
+
+    @GetMapping("/frameworks/removed")
+    List<Frameworks.FrameworkLine> removed(@AuthenticationPrincipal Me me) {
+        return frameworks.removed(me);
+    }
+
     /** A framework as it is given: empty to begin with, or the next version of another. */
     @PostMapping("/frameworks")
     @ResponseStatus(HttpStatus.CREATED)

@@ -1,11 +1,14 @@
 package org.scholion.server.standard;
 
+import java.sql.Timestamp;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.scholion.core.standard.Framework;
 import org.scholion.formats.assessment.FrameworkReader;
 import org.scholion.formats.json.Cursor;
+import org.scholion.formats.json.Fault;
 import org.scholion.server.access.Access;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.JsonColumn;
@@ -23,11 +26,13 @@ public class Frameworks {
     private final JdbcClient db;
     private final Access access;
     private final Ids ids;
+    private final Clock clock;
 
-    Frameworks(JdbcClient db, Access access, Ids ids) {
+    Frameworks(JdbcClient db, Access access, Ids ids, Clock clock) {
         this.db = db;
         this.access = access;
         this.ids = ids;
+        this.clock = clock;
     }
 
     public record FrameworkLine(UUID id, String title, String version, int standards) {}
@@ -59,9 +64,13 @@ public class Frameworks {
 
     @Transactional(readOnly = true)
     public List<FrameworkLine> list(Me me) {
+        return lines(me, "deleted_at is null");
+    }
+
+    private List<FrameworkLine> lines(Me me, String which) {
         return db.sql("""
                         select id, title, version, jsonb_array_length(definition -> 'standards') as standards
-                        from framework where school_id = ? order by title, version desc""")
+                        from framework where school_id = ? and\s""" + which + " order by title, version desc")
                 .param(me.school())
                 .query((row, n) -> new FrameworkLine(
                         row.getObject("id", UUID.class),
@@ -140,7 +149,8 @@ public class Frameworks {
     @Transactional
     public UUID take(Me me, JsonNode definition) {
         JsonNode node = checked(definition);
-        boolean there = db.sql("select count(*) from framework where school_id = ? and title = ? and version = ?")
+        boolean there = db.sql(
+                                "select count(*) from framework where school_id = ? and title = ? and version = ? and deleted_at is null")
                         .params(
                                 me.school(),
                                 node.path("title").asString(""),
@@ -159,12 +169,44 @@ public class Frameworks {
         return add(me.school(), own);
     }
 
+    /** Removes a framework that no course works with; it can be restored. */
+    @Transactional
+    public void remove(Me me, UUID framework) {
+        access.require(me, Access.Action.EDIT_FRAMEWORK, framework);
+        List<CourseName> used = courses(framework);
+        if (!used.isEmpty()) {
+            String names =
+                    String.join(", ", used.stream().map(CourseName::title).toList());
+            throw Refused.conflict(
+                    "in-use",
+                    "These courses work with it: " + names + ". Remove it from them first. Nothing was changed.");
+        }
+        db.sql("update framework set deleted_at = ? where id = ?")
+                .params(Timestamp.from(clock.instant()), framework)
+                .update();
+    }
+
+    @Transactional
+    public void restore(Me me, UUID framework) {
+        access.require(me, Access.Action.RESTORE_FRAMEWORK, framework);
+        db.sql("update framework set deleted_at = null where id = ?")
+                .param(framework)
+                .update();
+    }
+
+    /** The school's removed frameworks, by title. */
+    @Transactional(readOnly = true)
+    public List<FrameworkLine> removed(Me me) {
+        return lines(me, "deleted_at is not null");
+    }
+
     private static JsonNode checked(JsonNode node) {
         Cursor at = Cursor.at(node);
         at.build(() -> FrameworkReader.read(at));
         at.refuseFaulty();
-        if (node.path("title").asString("").isBlank()) {
-            throw Refused.invalid("title", "a framework has a title");
+        List<Fault> faults = FrameworkLimits.of(node);
+        if (!faults.isEmpty()) {
+            throw Refused.invalid(faults);
         }
         return node;
     }

@@ -119,7 +119,16 @@ public final class Lesson {
         throw new AssertionError("nothing to do is called " + title());
     }
 
+    /** What is chosen is named by its text, as a student finds it on the paper, or by its id in the key above. */
     public static Visitor.Reply answer(Visitor student, String attempt, String item, Object answer) {
+        Object said = answer instanceof List<?> list
+                ? OnPaper.of(student, attempt, item).own(list)
+                : answer;
+        return say(student, attempt, item, said);
+    }
+
+    /** Sends an answer as it is. */
+    public static Visitor.Reply say(Visitor student, String attempt, String item, Object answer) {
         return student.put(
                 "/api/student/attempts/" + attempt + "/answers/" + item, Map.of("answer", answer, "flagged", false));
     }

@@ -127,6 +127,19 @@ public final class Visitor {
                 .POST(HttpRequest.BodyPublishers.ofByteArrays(body)));
     }
 
+    /** A file as it is. */
+    public byte[] bytes(String path) {
+        try {
+            return http.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofByteArray())
+                    .body();
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
     /** A stream that stays open. */
     public InputStream stream(String path) {
         try {

@@ -2,11 +2,10 @@ package org.scholion.sheets.paper;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
+import java.util.Random;
 import java.util.function.BinaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.CorrectionItem;
@@ -30,7 +29,6 @@ import org.scholion.formats.rich.RichText;
 
 /** One item on paper: what is asked, where to answer, and in a key what is right and how it scores. */
 final class ItemMarkup {
-    private static final Pattern PLACE = Pattern.compile("\\{([A-Za-z0-9_-]+)}");
     private static final Pattern IMAGE = Pattern.compile("<img\\b[^>]*src=\"/api/files/([0-9a-f]{64})\"[^>]*>");
     private static final Pattern ALT = Pattern.compile("alt=\"([^\"]*)\"");
     private static final Pattern SOUND = Pattern.compile("<audio\\b[^>]*>.*?</audio>", Pattern.DOTALL);
@@ -42,13 +40,16 @@ final class ItemMarkup {
     private final Particulars particulars;
     private final BinaryOperator<String> picture;
     private final boolean withAnswers;
+    private final Random chance;
     private final StringBuilder out = new StringBuilder();
 
-    ItemMarkup(AssessmentFile file, Item item, BinaryOperator<String> picture, boolean withAnswers) {
+    /** @param chance mixes steps and what is matched, in the paper as in its key */
+    ItemMarkup(AssessmentFile file, Item item, BinaryOperator<String> picture, boolean withAnswers, Random chance) {
         this.item = item;
         this.particulars = file.particulars(item.id());
         this.picture = picture;
         this.withAnswers = withAnswers;
+        this.chance = chance;
     }
 
     String write(int number, List<ChoiceItem.Option> options) {
@@ -76,8 +77,7 @@ final class ItemMarkup {
     }
 
     private void asked() {
-        if (item instanceof BlanksItem blanks
-                && PLACE.matcher(item.head().prompt()).find()) {
+        if (item instanceof BlanksItem blanks && blanks.hasPlaces()) {
             out.append("<p>").append(sentence(blanks)).append("</p>");
         } else if (particulars.body() == null) {
             out.append(Markup.lines(item.head().prompt()));
@@ -87,10 +87,7 @@ final class ItemMarkup {
     }
 
     private String sentence(BlanksItem blanks) {
-        Set<String> ids = blanks.parts().stream().map(BlanksItem.Part::id).collect(Collectors.toSet());
-        Matcher found = PLACE.matcher(Markup.lines(item.head().prompt()));
-        return found.replaceAll(m ->
-                Matcher.quoteReplacement(ids.contains(m.group(1)) ? "<span class=\"blank\">&#160;</span>" : m.group()));
+        return blanks.sentence(Markup.lines(item.head().prompt()), id -> "<span class=\"blank\">&#160;</span>");
     }
 
     /** Formatted text as XHTML: pictures inside the document, formulas as objects, sound as a remark. */
@@ -133,9 +130,9 @@ final class ItemMarkup {
             }
             out.append("</div>");
         } else if (item instanceof PairsItem pairs) {
-            table(pairs.left(), PaperOrder.mixed(pairs.id(), pairs.right()));
+            table(pairs.left(), PaperOrder.rights(pairs, chance));
         } else if (item instanceof OrderItem order) {
-            PaperOrder.mixed(order.id(), order.tokens())
+            PaperOrder.steps(order, chance)
                     .forEach(n -> out.append("<div><span class=\"box\"></span>")
                             .append(RichText.escaped(n.text()))
                             .append("</div>"));

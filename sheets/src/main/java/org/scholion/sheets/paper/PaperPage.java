@@ -3,6 +3,7 @@ package org.scholion.sheets.paper;
 import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import java.util.function.Function;
 import org.scholion.core.draw.Chance;
 import org.scholion.core.item.ChoiceItem;
@@ -76,7 +77,8 @@ public final class PaperPage {
                 head(own);
             }
             number += item instanceof PassageItem ? 0 : 1;
-            page.append(new ItemMarkup(file, item, this::picture, withAnswers).write(number, options(item)));
+            page.append(
+                    new ItemMarkup(file, item, this::picture, withAnswers, chance(item)).write(number, options(item)));
         }
     }
 
@@ -88,10 +90,12 @@ public final class PaperPage {
         if (!(item instanceof ChoiceItem choice)) {
             return List.of();
         }
-        return version == 0
-                ? choice.options()
-                : PaperOrder.shuffled(
-                        file, choice, Chance.of(version * 31L + item.id().hashCode()));
+        return version == 0 ? choice.options() : PaperOrder.shuffled(file, choice, chance(item));
+    }
+
+    private Random chance(Item item) {
+        return Chance.of(
+                31L * version + item.id().hashCode() + file.assessment().title().hashCode());
     }
 
     private void head(String part) {

@@ -1,0 +1,81 @@
+package org.scholion.formats.assessment;
+
+import org.scholion.core.answer.Answer;
+import org.scholion.core.item.BlanksItem;
+import org.scholion.core.item.ChoiceItem;
+import org.scholion.core.item.Item;
+import org.scholion.core.item.OpenItem;
+import org.scholion.formats.json.Cursor;
+import org.scholion.formats.json.Faults;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * What a student can say on screen, by a whitelist for each kind of question. A reading is nothing that a student can
+ * say: an open answer is a text and nothing else.
+ */
+public final class StudentAnswer {
+    /** In characters; about twenty pages. */
+    private static final int LONGEST_OPEN = 60_000;
+
+    private static final int LONGEST_TEXT = 2_000;
+    private static final int MOST_LINES = 200;
+    private static final int MOST_PLACES = 200;
+
+    private StudentAnswer() {}
+
+    /**
+     * Reads what was said.
+     *
+     * @throws Faults naming what is nothing that can be said here, or is too much
+     */
+    public static Answer read(Item item, JsonNode said) {
+        Cursor at = Cursor.at(said);
+        if (item instanceof OpenItem) {
+            String text = at.asText();
+            at.refuseFaulty();
+            refuseLong(at, text, LONGEST_OPEN);
+            return Answer.Written.of(text);
+        }
+        Answer answer = AnswerJson.read(item, at);
+        if (at.faults().isEmpty()) {
+            refuseMuch(item, answer, at);
+        }
+        at.refuseFaulty();
+        return answer;
+    }
+
+    private static void refuseMuch(Item item, Answer answer, Cursor at) {
+        if (answer instanceof Answer.Typed typed) {
+            fault(at, typed.text(), LONGEST_TEXT);
+        } else if (answer instanceof Answer.Chosen chosen && item instanceof ChoiceItem choice) {
+            if (chosen.options().size() > choice.max()) {
+                at.fault(chosen.options().size() + " chosen, at most " + choice.max() + " are allowed");
+            }
+        } else if (answer instanceof Answer.Lines lines) {
+            if (lines.lines().size() > MOST_LINES) {
+                at.fault("at most " + MOST_LINES + " lines are taken");
+            }
+            lines.lines().forEach(line -> fault(at, line, LONGEST_TEXT));
+        } else if (answer instanceof Answer.Pointed pointed && pointed.points().size() > MOST_PLACES) {
+            at.fault("at most " + MOST_PLACES + " places are taken");
+        } else if (answer instanceof Answer.Parts parts && item instanceof BlanksItem blanks) {
+            blanks.parts().forEach(p -> {
+                Answer part = parts.parts().get(p.id());
+                if (part != null) {
+                    refuseMuch(p.item(), part, at);
+                }
+            });
+        }
+    }
+
+    private static void refuseLong(Cursor at, String text, int most) {
+        fault(at, text, most);
+        at.refuseFaulty();
+    }
+
+    private static void fault(Cursor at, String text, int most) {
+        if (text.length() > most) {
+            at.fault("an answer here has at most " + most + " characters; this has " + text.length());
+        }
+    }
+}

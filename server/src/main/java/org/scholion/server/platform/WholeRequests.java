@@ -1,0 +1,78 @@
+package org.scholion.server.platform;
+
+import java.lang.reflect.AnnotatedParameterizedType;
+import java.lang.reflect.AnnotatedType;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.RecordComponent;
+import java.lang.reflect.Type;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.scholion.formats.json.Fault;
+import org.springframework.core.MethodParameter;
+import org.springframework.http.HttpInputMessage;
+import org.springframework.http.converter.HttpMessageConverter;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.servlet.mvc.method.annotation.RequestBodyAdviceAdapter;
+
+/** Refuses a request in which a field is missing, by the field's name: what is not marked nullable has to be there. */
+@ControllerAdvice
+class WholeRequests extends RequestBodyAdviceAdapter {
+    @Override
+    public boolean supports(MethodParameter parameter, Type type, Class<? extends HttpMessageConverter<?>> converter) {
+        return parameter.getParameterType().isRecord();
+    }
+
+    @Override
+    public Object afterBodyRead(
+            Object body,
+            HttpInputMessage message,
+            MethodParameter parameter,
+            Type type,
+            Class<? extends HttpMessageConverter<?>> converter) {
+        List<Fault> missing = new ArrayList<>();
+        look(body, "", missing);
+        if (!missing.isEmpty()) {
+            throw Refused.invalid(missing);
+        }
+        return body;
+    }
+
+    private static void look(Object record, String path, List<Fault> missing) {
+        for (RecordComponent component : record.getClass().getRecordComponents()) {
+            String place = path.isEmpty() ? component.getName() : path + "." + component.getName();
+            look(value(component, record), component.getAnnotatedType(), place, missing);
+        }
+    }
+
+    private static void look(@Nullable Object value, AnnotatedType type, String place, List<Fault> missing) {
+        if (value == null) {
+            if (!type.isAnnotationPresent(Nullable.class)) {
+                missing.add(new Fault(place, "is missing"));
+            }
+        } else if (value.getClass().isRecord()) {
+            look(value, place, missing);
+        } else if (value instanceof Collection<?> list && type instanceof AnnotatedParameterizedType generic) {
+            int i = 0;
+            for (Object element : list) {
+                look(element, generic.getAnnotatedActualTypeArguments()[0], place + "[" + i + "]", missing);
+                i++;
+            }
+        } else if (value instanceof Map<?, ?> map && type instanceof AnnotatedParameterizedType generic) {
+            map.forEach((name, element) ->
+                    look(element, generic.getAnnotatedActualTypeArguments()[1], place + "." + name, missing));
+        }
+    }
+
+    private static @Nullable Object value(RecordComponent component, Object record) {
+        try {
+            var accessor = component.getAccessor();
+            accessor.setAccessible(true);
+            return accessor.invoke(record);
+        } catch (IllegalAccessException | InvocationTargetException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}
