@@ -10,6 +10,8 @@ export class Problem extends Error {
     readonly code: string,
     message: string,
     readonly places: { path: string; message: string }[],
+    /** What somebody else did meanwhile, where that is why. */
+    readonly theirs?: unknown,
   ) {
     super(message);
   }
@@ -41,12 +43,18 @@ export async function ok<T>(call: Promise<{ data?: T; error?: unknown; response:
   if (response.ok) {
     return data as T;
   }
-  const body = (error ?? {}) as { code?: string; detail?: string; places?: Problem["places"] };
+  const body = (error ?? {}) as {
+    code?: string;
+    detail?: string;
+    places?: Problem["places"];
+    theirs?: unknown;
+  };
   throw new Problem(
     response.status,
     body.code ?? "unexpected",
     body.detail ?? "Something went wrong. What was saved before is safe.",
     body.places ?? [],
+    body.theirs,
   );
 }
 

@@ -6,9 +6,11 @@ import { useKeys } from "../../parts/Keys";
 import { MarginPart, Note, Sheet } from "../../parts/Sheet";
 import { Empty, Loaded } from "../../parts/States";
 import { Strip } from "../../parts/Strip";
+import { Work } from "../../parts/Work";
 import { t } from "../../text";
 import { ago, day, moment, time } from "../../text/figures";
 import { useNewAssessment } from "../courses/NewAssessment";
+import { Troubles } from "./Troubles";
 
 type Pile = Schemas["Pile"];
 
@@ -165,6 +167,14 @@ function Beginnings() {
 function DeskMargin({ view }: { view: Schemas["DeskView"] }) {
   return (
     <>
+      <Troubles troubles={view.troubles} />
+      {view.work.length > 0 && (
+        <MarginPart title={t("In the background")}>
+          {view.work.map((job) => (
+            <Work key={job.id} id={job.id} />
+          ))}
+        </MarginPart>
+      )}
       <MarginPart title={t("Asked by students")}>
         {view.queries.length === 0 && <p className="text-soft">{t("Nobody asks about a mark.")}</p>}
         {view.queries.map((q) => (

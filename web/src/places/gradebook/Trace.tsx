@@ -72,7 +72,7 @@ function TraceLine({ item }: { item: Schemas["TraceItem"] }) {
             <Note key={m.at}>
               <Mark mark={m} /> {m.because}
               <span className="block text-soft">
-                {moment(m.at)} · {t("edition {{n}}", { n: m.edition })}
+                {m.at && moment(m.at)} · {t("edition {{n}}", { n: m.edition })}
                 {m.who && ` · ${m.who}`}
               </span>
             </Note>

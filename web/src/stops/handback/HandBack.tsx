@@ -88,6 +88,7 @@ function Handing({ assessment, view }: { assessment: string; view: View }) {
       void client.invalidateQueries({ queryKey: ["desk"] });
     },
   });
+  const work = handBack.data?.job ?? view.work?.id ?? null;
   const step = (by: number) => setAt(Math.max(0, Math.min(view.students.length - 1, at + by)));
   useKeys([
     ["[", t("earlier student"), () => step(-1)],
@@ -110,7 +111,8 @@ function Handing({ assessment, view }: { assessment: string; view: View }) {
           onMessages={setMessages}
           onHandBack={() => handBack.mutate()}
           pending={handBack.isPending}
-          done={handBack.data?.students}
+          done={handBack.data}
+          work={work}
           error={handBack.error}
         />
       }

@@ -3,6 +3,7 @@ import { Button } from "../../parts/Button";
 import { Check } from "../../parts/Field";
 import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
+import { Work } from "../../parts/Work";
 import { t } from "../../text";
 import { percent, points } from "../../text/figures";
 import type { Message, Sees } from "./HandBack";
@@ -30,6 +31,7 @@ export function HandBackMargin({
   onHandBack,
   pending,
   done,
+  work,
   error,
 }: {
   view: Schemas["HandBackView"];
@@ -42,7 +44,9 @@ export function HandBackMargin({
   onMessages: (messages: Message[]) => void;
   onHandBack: () => void;
   pending: boolean;
-  done: number | undefined;
+  done: Schemas["HandedBack"] | undefined;
+  /** The work in the background that hands back to many. */
+  work: string | null;
   error: unknown;
 }) {
   return (
@@ -63,12 +67,19 @@ export function HandBackMargin({
         {t("Hand back to {{n}}", { n: chosen.length })}
       </Button>
       <div role="status" className="mt-3">
-        {done !== undefined && (
+        {done && !done.job && (
           <Note by="person">
-            {t("Handed back to {{n}}. The gradebook shows the same figures.", { n: done })}
+            {t("Handed back to {{n}}. The gradebook shows the same figures.", {
+              n: done.students - done.unchanged,
+            })}{" "}
+            {done.unchanged > 0 &&
+              t("{{count}} results were the same as before and were not handed back again.", {
+                count: done.unchanged,
+              })}
           </Note>
         )}
       </div>
+      {work && <Work key={work} id={work} />}
     </>
   );
 }
@@ -86,7 +97,11 @@ function Who({
 }) {
   const groups: [string, Line[]][] = [
     ["with everything decided", view.students.filter((s) => s.ready && !s.handedAt)],
-    ["with something still to decide", view.students.filter((s) => !s.ready && !s.handedAt)],
+    ["whose curve is being computed", view.students.filter((s) => s.awaitsCurve && !s.handedAt)],
+    [
+      "with something still to decide",
+      view.students.filter((s) => !s.ready && !s.awaitsCurve && !s.handedAt),
+    ],
     ["changed since they were handed back", view.students.filter((s) => s.changed)],
     ["handed back, unchanged", view.students.filter((s) => s.handedAt && !s.changed)],
   ];

@@ -107,13 +107,25 @@ function Reply({ query }: { query: Query }) {
   const preview = useQuery({
     queryKey: ["query-preview", query.id, newPoints],
     queryFn: () =>
-      ok(api.POST("/api/queries/{query}/preview", { ...path, body: { words: "", points: newPoints } })),
+      ok(
+        api.POST("/api/queries/{query}/preview", {
+          ...path,
+          body: { words: "", points: newPoints, saw: query.saw },
+        }),
+      ),
     enabled: newPoints.trim() !== "",
     placeholderData: keepPreviousData,
   });
   const reply = useMutation({
     mutationFn: () =>
-      ok(api.POST("/api/queries/{query}/reply", { ...path, body: { words, points: newPoints || null } })),
+      ok(
+        api.POST("/api/queries/{query}/reply", {
+          ...path,
+          body: { words, points: newPoints || null, saw: query.saw },
+        }),
+      ),
+    // A mark that has moved meanwhile is fetched; what was typed stays.
+    onError: () => client.invalidateQueries({ queryKey: ["queries"] }),
     onSuccess: () => {
       void client.invalidateQueries({ queryKey: ["queries"] });
       void client.invalidateQueries({ queryKey: ["assessment", query.assessment] });

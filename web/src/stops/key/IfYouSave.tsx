@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
-import { api, ok } from "../../api/client";
+import { useEffect, useState } from "react";
+import { api, ok, Problem } from "../../api/client";
 import { Button, TextButton } from "../../parts/Button";
 import { Effect } from "../../parts/Effect";
 import { Field } from "../../parts/Field";
@@ -14,15 +14,7 @@ import { Differences, type Fair, Fairness } from "./Fairness";
 import type { useDraft } from "./useDraft";
 
 /** After giving out: what a change would do to everyone who has answered, and the editions so far. */
-export function IfYouSave({
-  assessment,
-  draft,
-  edition,
-}: {
-  assessment: string;
-  draft: ReturnType<typeof useDraft>;
-  edition: number;
-}) {
+export function IfYouSave({ assessment, draft }: { assessment: string; draft: ReturnType<typeof useDraft> }) {
   const client = useQueryClient();
   const [why, setWhy] = useState("");
   const path = { params: { path: { assessment } } };
@@ -30,14 +22,15 @@ export function IfYouSave({
   const changed = draft.state !== "saved";
   const asked = useSettled(draft.definition);
   const preview = useQuery({
-    queryKey: ["edition-preview", assessment, asked],
+    queryKey: ["edition-preview", assessment, draft.edition, asked],
     queryFn: () =>
       ok(
         api.POST("/api/assessments/{assessment}/editions/preview", {
           ...path,
-          body: { definition: asked, why: "" },
+          body: { definition: asked, why: "", edition: draft.edition },
         }),
       ),
+    retry: false,
     enabled: changed,
     placeholderData: keepPreviousData,
   });
@@ -53,11 +46,20 @@ export function IfYouSave({
       ok(
         api.POST("/api/assessments/{assessment}/editions", {
           ...path,
-          body: { definition: draft.definition, why },
+          body: { definition: draft.definition, why, edition: draft.edition },
         }),
       ),
     onSuccess: done,
   });
+  // A colleague's edition in between: both changes are brought together, and the effect is shown again.
+  const overtaken = isOvertaken(preview.error) || isOvertaken(make.error);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once for each conflict
+  useEffect(() => {
+    if (overtaken) {
+      void draft.takeTheirs();
+      make.reset();
+    }
+  }, [overtaken]);
   return (
     <>
       {changed && (
@@ -93,7 +95,7 @@ export function IfYouSave({
               disabled={make.isPending || !seen || open > 0}
               onClick={() => make.mutate()}
             >
-              {t("Make edition {{n}}", { n: edition + 1 })}
+              {t("Make edition {{n}}", { n: draft.edition + 1 })}
             </Button>
             <Button look="quiet" onClick={() => void done()}>
               {t("Leave it as it was")}
@@ -102,7 +104,7 @@ export function IfYouSave({
           <Trouble error={make.error} />
         </MarginPart>
       )}
-      <Editions assessment={assessment} onUndone={() => void done()} />
+      <Editions assessment={assessment} edition={draft.edition} onUndone={() => void done()} />
     </>
   );
 }
@@ -114,7 +116,17 @@ function adjusted(d: Definition, item: string, what: Fair): Definition {
   return put(d, "adjustments", next);
 }
 
-function Editions({ assessment, onUndone }: { assessment: string; onUndone: () => void }) {
+const isOvertaken = (error: unknown) => error instanceof Problem && error.code === "changed-meanwhile";
+
+function Editions({
+  assessment,
+  edition,
+  onUndone,
+}: {
+  assessment: string;
+  edition: number;
+  onUndone: () => void;
+}) {
   const [asking, setAsking] = useState(false);
   const path = { params: { path: { assessment } } };
   const history = useQuery({
@@ -122,12 +134,14 @@ function Editions({ assessment, onUndone }: { assessment: string; onUndone: () =
     queryFn: () => ok(api.GET("/api/assessments/{assessment}/editions", path)),
   });
   const preview = useQuery({
-    queryKey: ["assessment", assessment, "undo-preview"],
-    queryFn: () => ok(api.POST("/api/assessments/{assessment}/editions/undo/preview", path)),
+    queryKey: ["assessment", assessment, "undo-preview", edition],
+    queryFn: () =>
+      ok(api.POST("/api/assessments/{assessment}/editions/undo/preview", { ...path, body: { edition } })),
     enabled: asking,
   });
   const undo = useMutation({
-    mutationFn: () => ok(api.POST("/api/assessments/{assessment}/editions/undo", path)),
+    mutationFn: () =>
+      ok(api.POST("/api/assessments/{assessment}/editions/undo", { ...path, body: { edition } })),
     onSuccess: () => {
       setAsking(false);
       onUndone();

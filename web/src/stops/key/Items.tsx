@@ -80,14 +80,7 @@ export function Items({ assessment, view, draft }: KeyPage) {
   return (
     <Sheet
       margin={
-        <KeyMargin
-          key={chosen?.id}
-          assessment={assessment}
-          draft={draft}
-          item={chosen}
-          edition={view.edition}
-          onChange={replace}
-        >
+        <KeyMargin key={chosen?.id} assessment={assessment} draft={draft} item={chosen} onChange={replace}>
           {bank.isSuccess && bank.variables?.id === chosen?.id && (
             <p role="status" className="mb-3">
               {t("It is in your bank now.")}{" "}

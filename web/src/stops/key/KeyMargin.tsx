@@ -31,14 +31,12 @@ export function KeyMargin({
   assessment,
   draft,
   item,
-  edition,
   onChange,
   children,
 }: {
   assessment: string;
   draft: Draft;
   item: Item | undefined;
-  edition: number | null;
   onChange: (item: Item) => void;
   children?: ReactNode;
 }) {
@@ -46,7 +44,7 @@ export function KeyMargin({
     <>
       {item && item.kind !== "passage" && <OneItem item={item} onChange={onChange} />}
       {children}
-      <Saving assessment={assessment} draft={draft} edition={edition} />
+      <Saving assessment={assessment} draft={draft} />
       {item && <ItemHistory assessment={assessment} item={item} onChange={onChange} />}
       <ShareWith kind="ASSESSMENT" object={assessment} title={t("This key is shared with")} />
     </>
@@ -54,21 +52,13 @@ export function KeyMargin({
 }
 
 /** Whether it is saved, what would come of it, and what can be done with the whole key. */
-export function Saving({
-  assessment,
-  draft,
-  edition,
-}: {
-  assessment: string;
-  draft: Draft;
-  edition: number | null;
-}) {
+export function Saving({ assessment, draft }: { assessment: string; draft: Draft }) {
   return (
     <>
       <MeanwhileNote draft={draft} />
       {draft.error && <Trouble error={draft.error} />}
       {draft.givenOut ? (
-        <IfYouSave assessment={assessment} draft={draft} edition={edition ?? 0} />
+        <IfYouSave assessment={assessment} draft={draft} />
       ) : (
         <>
           <p className="mb-4 text-small text-soft" role="status">

@@ -20,6 +20,7 @@ export function useDraft(assessment: string, loaded: Schemas["KeyView"]) {
   const [checked, setChecked] = useState({ faults: loaded.faults, broken: loaded.broken });
   const [state, setState] = useState<Saved>("saved");
   const [meanwhile, setMeanwhile] = useState<Meanwhile | null>(null);
+  const [edition, setEdition] = useState(loaded.edition ?? 0);
   const revision = useRef(loaded.revision);
   const base = useRef(loaded.definition as Definition);
   const history = useRef<Definition[]>([]);
@@ -56,6 +57,7 @@ export function useDraft(assessment: string, loaded: Schemas["KeyView"]) {
         api.GET("/api/assessments/{assessment}/key", { params: { path: { assessment } } }),
       );
       revision.current = theirs.revision;
+      setEdition(theirs.edition ?? 0);
       const other = theirs.definition as Definition;
       setDefinition((mine) => {
         const { merged, meanwhile: found } = merge(base.current, mine, other, theirs.changedBy ?? "");
@@ -111,6 +113,9 @@ export function useDraft(assessment: string, loaded: Schemas["KeyView"]) {
     state,
     error,
     givenOut,
+    /** The edition that these changes began from; 0 before giving out. */
+    edition,
+    takeTheirs,
     meanwhile,
     forget: () => setMeanwhile(null),
   };

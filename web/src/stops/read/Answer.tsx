@@ -103,7 +103,7 @@ function StripOfAnswers({
             : "border-rule-strong bg-sheet";
         return (
           <button
-            key={a.attempt}
+            key={a.answer}
             type="button"
             aria-current={i === at}
             aria-label={`${a.name ?? t("answer {{n}}", { n: i + 1 })}, ${done ? t("read") : a.held ? t("held back") : t("unread")}`}

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { useSearchParams } from "react-router";
-import { api, ok, type Schemas } from "../../api/client";
+import { api, ok, Problem, type Schemas } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { useKeys } from "../../parts/Keys";
 import { Sheet } from "../../parts/Sheet";
@@ -48,14 +48,30 @@ export function Read() {
             </Empty>
           </Sheet>
         ) : (
-          <Reader key={`${view.item}${names}${section}`} view={view} queryKey={key} names={names} />
+          <Reader
+            key={`${view.item}${names}${section}`}
+            assessment={assessment}
+            view={view}
+            queryKey={key}
+            names={names}
+          />
         )
       }
     </Loaded>
   );
 }
 
-function Reader({ view, queryKey, names }: { view: View; queryKey: unknown[]; names: boolean }) {
+function Reader({
+  assessment,
+  view,
+  queryKey,
+  names,
+}: {
+  assessment: string;
+  view: View;
+  queryKey: unknown[];
+  names: boolean;
+}) {
   const client = useQueryClient();
   const [params, setParams] = useSearchParams();
   const question = view.questions.find((q) => q.item === view.item) as Schemas["OpenQuestion"];
@@ -73,19 +89,29 @@ function Reader({ view, queryKey, names }: { view: View; queryKey: unknown[]; na
     setFocus(0);
   }, [answer]);
 
-  const path = { path: { attempt: answer.attempt, item: question.item }, query: { names } };
+  const path = {
+    path: { assessment, answer: answer.answer, item: question.item },
+    query: { names },
+  };
   const put = (saved: ReadAnswer) => {
     client.setQueryData<View>(queryKey, (v) => v && afterReading(v, saved));
   };
   const save = useMutation({
     mutationFn: (body: Change) =>
-      ok(api.PUT("/api/attempts/{attempt}/readings/{item}", { params: path, body })),
+      ok(api.PUT("/api/assessments/{assessment}/readings/{item}/{answer}", { params: path, body })),
     onSuccess: (saved) => put(saved),
   });
   const undo = useMutation({
-    mutationFn: () => ok(api.POST("/api/attempts/{attempt}/readings/{item}/undo", { params: path })),
+    mutationFn: () =>
+      ok(
+        api.POST("/api/assessments/{assessment}/readings/{item}/{answer}/undo", {
+          params: path,
+          body: { saw: answer.saw },
+        }),
+      ),
     onSuccess: put,
   });
+  const theirs = overtaken(save.error ?? undo.error);
   const complete =
     question.criteria.every((c) => change.levels[c.id] !== undefined) &&
     (question.criteria.length > 0 || !!change.points);
@@ -147,6 +173,19 @@ function Reader({ view, queryKey, names }: { view: View; queryKey: unknown[]; na
           onFocus={setFocus}
           error={save.error ?? undo.error}
           onSave={saveAndGo}
+          theirs={theirs}
+          onTheirs={() => {
+            if (theirs) {
+              put(theirs);
+              save.reset();
+              undo.reset();
+            }
+          }}
+          onMine={() => {
+            if (theirs) {
+              save.mutate({ ...change, hold: false, saw: theirs.saw });
+            }
+          }}
         />
       }
     >
@@ -187,6 +226,11 @@ function Reader({ view, queryKey, names }: { view: View; queryKey: unknown[]; na
   );
 }
 
+/** The reading that a colleague made meanwhile, where that is why this one was not saved. */
+function overtaken(error: unknown): ReadAnswer | undefined {
+  return error instanceof Problem ? (error.theirs as ReadAnswer | undefined) : undefined;
+}
+
 function of(answer: ReadAnswer): Change {
   return {
     levels: answer.levels,
@@ -194,5 +238,6 @@ function of(answer: ReadAnswer): Change {
     comment: answer.comment,
     note: answer.note,
     hold: answer.held,
+    saw: answer.saw,
   };
 }

@@ -1,6 +1,9 @@
 import type { Schemas } from "../../api/client";
+import { Button } from "../../parts/Button";
 import { Area } from "../../parts/Field";
 import { Kbd } from "../../parts/Keys";
+import { MarkWithReason } from "../../parts/Mark";
+import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
 import { points } from "../../text/figures";
@@ -15,6 +18,9 @@ export function ReadMargin({
   onFocus,
   error,
   onSave,
+  theirs,
+  onTheirs,
+  onMine,
 }: {
   question: Schemas["OpenQuestion"];
   change: Change;
@@ -23,6 +29,9 @@ export function ReadMargin({
   onFocus: (i: number) => void;
   error: unknown;
   onSave: () => void;
+  theirs: Schemas["ReadAnswer"] | undefined;
+  onTheirs: () => void;
+  onMine: () => void;
 }) {
   const saveOnEnter = (e: React.KeyboardEvent) => {
     if (e.key === "Enter" && (e.ctrlKey || e.metaKey)) {
@@ -57,6 +66,7 @@ export function ReadMargin({
         </label>
       )}
       <Trouble error={error} />
+      {theirs && <Theirs question={question} theirs={theirs} onTheirs={onTheirs} onMine={onMine} />}
       <Area
         id="comment"
         label={
@@ -84,6 +94,39 @@ export function ReadMargin({
       />
       <p className="mt-2 text-small text-soft">{t("Ctrl Enter saves from a field, Esc leaves it.")}</p>
     </>
+  );
+}
+
+/** What a colleague chose for the same answer meanwhile; one of the two readings is taken. */
+function Theirs({
+  question,
+  theirs,
+  onTheirs,
+  onMine,
+}: {
+  question: Schemas["OpenQuestion"];
+  theirs: Schemas["ReadAnswer"];
+  onTheirs: () => void;
+  onMine: () => void;
+}) {
+  return (
+    <MarginPart title={t("Read meanwhile")}>
+      <Note by="person">
+        <MarkWithReason mark={theirs.mark} />
+        <ul className="text-small">
+          {question.criteria.map((c) => (
+            <li key={c.id}>
+              {c.title}: {c.levels.find((l) => l.id === theirs.levels[c.id])?.text ?? t("no level")}
+            </li>
+          ))}
+        </ul>
+        {theirs.comment && <p className="font-script">{theirs.comment}</p>}
+      </Note>
+      <p className="flex flex-wrap gap-2">
+        <Button onClick={onTheirs}>{t("Keep theirs")}</Button>
+        <Button onClick={onMine}>{t("Save mine instead")}</Button>
+      </p>
+    </MarginPart>
   );
 }
 

@@ -2,8 +2,8 @@ import { describe, expect, it } from "vitest";
 import type { Schemas } from "../../api/client";
 import { afterReading } from "./afterReading";
 
-const answer = (attempt: string, state: string) =>
-  ({ attempt, mark: { state } }) as unknown as Schemas["ReadAnswer"];
+const answer = (name: string, state: string) =>
+  ({ answer: name, mark: { state } }) as unknown as Schemas["ReadAnswer"];
 const view = {
   item: "q5",
   questions: [

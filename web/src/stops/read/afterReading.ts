@@ -7,7 +7,7 @@ export const unread = (a: ReadAnswer): boolean => a.mark.state === "read";
 
 /** The page after an answer was read: its mark, and how many of its question are left. */
 export function afterReading(view: View, saved: ReadAnswer): View {
-  const answers = view.answers.map((a) => (a.attempt === saved.attempt ? saved : a));
+  const answers = view.answers.map((a) => (a.answer === saved.answer ? saved : a));
   const left = answers.filter(unread).length;
   return {
     ...view,

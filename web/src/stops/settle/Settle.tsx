@@ -48,35 +48,49 @@ function Doubts({
   const [credit, setCredit] = useState("1");
   const [reach, setReach] = useState<Decision["reach"]>("EXACT");
   const [note, setNote] = useState("");
-  const [last, setLast] = useState<Decision[]>([]);
+  const [last, setLast] = useState<{ decision: Decision; decided: Schemas["Decided"] }[]>([]);
   const question = view.questions.find((q) => q.item === item) ?? view.questions[0];
   const group = question?.groups.find((g) => g.form === form) ?? question?.groups[0];
+  const byHand = reach === "THESE" || group?.byHand === true;
   const decision: Decision | undefined = question &&
     group && {
       item: question.item,
       form: group.form,
       credit,
-      reach: reach === "HOLDS" && !group.phrase ? "EXACT" : reach,
+      reach: byHand ? "THESE" : reach === "HOLDS" && !group.phrase ? "EXACT" : reach,
       phrase: group.phrase,
       note: note || null,
-      section: reach === "THESE" ? section : null,
+      section: byHand ? section : null,
+      saw: group.saw,
     };
   const path = { params: { path: { assessment } } };
   const settle = useMutation({
     mutationFn: (d: Decision) => ok(api.POST("/api/assessments/{assessment}/doubts", { ...path, body: d })),
-    onSuccess: async (_, d) => {
-      setLast([...last, d]);
+    onSuccess: async (decided, d) => {
+      setLast([...last, { decision: d, decided }]);
       setReach("EXACT");
       setCredit("1");
       setNote("");
       await client.invalidateQueries({ queryKey: ["assessment", assessment] });
     },
+    // What a colleague decided meanwhile is to be seen at once.
+    onError: () => client.invalidateQueries({ queryKey: ["assessment", assessment] }),
   });
   const undo = useMutation({
-    mutationFn: (d: Decision) =>
-      d.reach === "THESE"
-        ? ok(api.POST("/api/assessments/{assessment}/doubts/take-back", { ...path, body: d }))
-        : ok(api.POST("/api/assessments/{assessment}/editions/undo", path)),
+    mutationFn: ({ decision: d, decided }: (typeof last)[number]) =>
+      decided.edition === null
+        ? ok(
+            api.POST("/api/assessments/{assessment}/doubts/take-back", {
+              ...path,
+              body: { ...d, saw: decided.saw },
+            }),
+          )
+        : ok(
+            api.POST("/api/assessments/{assessment}/editions/undo", {
+              ...path,
+              body: { edition: decided.edition },
+            }),
+          ),
     onSuccess: () => {
       setLast(last.slice(0, -1));
       return client.invalidateQueries({ queryKey: ["assessment", assessment] });
@@ -130,7 +144,7 @@ function Doubts({
           decision={decision}
           credit={credit}
           onCredit={setCredit}
-          reach={reach}
+          reach={byHand ? "THESE" : reach}
           onReach={setReach}
           note={note}
           onNote={setNote}

@@ -1,9 +1,10 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { api, ok, type Schemas } from "../../api/client";
+import { api, ok, Problem, type Schemas } from "../../api/client";
 import { Button, TextButton } from "../../parts/Button";
 import { Effect } from "../../parts/Effect";
 import { Area } from "../../parts/Field";
 import { Kbd } from "../../parts/Keys";
+import { MarkWithReason } from "../../parts/Mark";
 import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
@@ -44,6 +45,7 @@ export function SettleMargin(p: Props) {
     <>
       {p.decision && p.group && p.question && <Deciding {...p} group={p.group} question={p.question} />}
       <Trouble error={p.error} />
+      <Theirs error={p.error} />
       {p.undoable > 0 && (
         <p className="mb-3">
           <TextButton className="underline" onClick={p.onUndo}>
@@ -57,6 +59,27 @@ export function SettleMargin(p: Props) {
         {t("keys")}
       </p>
     </>
+  );
+}
+
+type Decided = { student: string; mark: Schemas["MarkView"] };
+
+/** What a colleague has decided meanwhile about the same answers. */
+function Theirs({ error }: { error: unknown }) {
+  const theirs = error instanceof Problem ? ((error.theirs ?? []) as Decided[]) : [];
+  if (theirs.length === 0) {
+    return null;
+  }
+  return (
+    <MarginPart title={t("Decided meanwhile")}>
+      <ul className="text-small">
+        {theirs.slice(0, 12).map((one) => (
+          <li key={one.student} className="border-b border-rule py-1">
+            {one.student}: <MarkWithReason mark={one.mark} />
+          </li>
+        ))}
+      </ul>
+    </MarginPart>
   );
 }
 
@@ -112,7 +135,14 @@ function Deciding(p: Props & { group: Schemas["DoubtGroup"]; question: Schemas["
         <Kbd>.</Kbd>
       </MarginPart>
       <Likenesses like={p.group.like} />
-      <fieldset className="mb-5">
+      {p.group.byHand && (
+        <Note by="waiting">
+          {t(
+            "These answers were given before the question changed, so the key cannot learn them. Your decision counts for these students.",
+          )}
+        </Note>
+      )}
+      <fieldset className="mb-5" disabled={p.group.byHand}>
         <legend className="mb-2 text-small font-semibold text-soft">{t("Put it in the key as")}</legend>
         <Reach p={p} value="EXACT">
           {t("exactly this answer")}
@@ -128,8 +158,12 @@ function Deciding(p: Props & { group: Schemas["DoubtGroup"]; question: Schemas["
       </fieldset>
       {!(p.reach === "HOLDS") && (
         <Area
-          label={t("A word to those who wrote it")}
-          placeholder={t("optional, seen with the mark")}
+          label={t("Comment to the students who wrote this")}
+          placeholder={
+            p.reach === "THESE"
+              ? t("optional; they see it with your notes")
+              : t("optional; they see it with the right answers")
+          }
           value={p.note}
           onChange={(e) => p.onNote(e.target.value)}
           className="mb-4"

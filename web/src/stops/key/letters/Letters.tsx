@@ -161,7 +161,7 @@ export function Letters({ assessment, view, draft }: KeyPage) {
           frameworks={view.frameworks as FrameworkFile[]}
           onRow={(changed) => putRow(changed, at)}
         >
-          <Saving assessment={assessment} draft={draft} edition={view.edition} />
+          <Saving assessment={assessment} draft={draft} />
         </LettersMargin>
       }
     >

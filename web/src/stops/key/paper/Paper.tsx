@@ -28,7 +28,7 @@ import { Rules } from "./Rules";
 import { scaled, spread } from "./weights";
 
 /** The paper: its parts, the order of its items, what they are worth, and the rules by which it is totalled. */
-export function Paper({ assessment, view, draft }: KeyPage) {
+export function Paper({ assessment, draft }: KeyPage) {
   const { definition } = draft;
   const sums = usePaperSums(assessment, definition).data;
   const set = (make: (d: Definition) => Definition) => draft.change(make);
@@ -53,7 +53,7 @@ export function Paper({ assessment, view, draft }: KeyPage) {
             </Note>
           </MarginPart>
           <Coverage covered={sums?.covered ?? []} />
-          <Saving assessment={assessment} draft={draft} edition={view.edition} />
+          <Saving assessment={assessment} draft={draft} />
         </>
       }
     >

@@ -16,7 +16,7 @@ import { Saving } from "../KeyMargin";
 import { paperOf } from "../paperOf";
 
 /** Whole made-up sets of answers: what each would come to, so that a bound that is off by one is seen beforehand. */
-export function Sets({ assessment, view, draft }: KeyPage) {
+export function Sets({ assessment, draft }: KeyPage) {
   const { definition } = draft;
   const trials = definition.trials ?? [];
   const [chosen, setChosen] = useState<number | null>(null);
@@ -52,7 +52,7 @@ export function Sets({ assessment, view, draft }: KeyPage) {
               )}
             </Note>
           </MarginPart>
-          <Saving assessment={assessment} draft={draft} edition={view.edition} />
+          <Saving assessment={assessment} draft={draft} />
         </>
       }
     >

@@ -125,6 +125,8 @@ class AccessTest {
                 .forEach((name, sql) ->
                         ids.put(name, db.sql(sql).query(String.class).single()));
         ids.put("item", "q1");
+        ids.put("answer", String.valueOf(ids.get("attempt")));
+        ids.put("job", UUID.randomUUID().toString());
         ids.put("kind", "ASSESSMENT");
         ids.put("object", String.valueOf(ids.get("assessment")));
         ids.put("person", UUID.randomUUID().toString());
@@ -234,7 +236,7 @@ class AccessTest {
             return Map.of("item", "q1", "form", "x", "credit", "1", "reach", "EXACT");
         }
         if (path.contains("/readings/")) {
-            return Map.of("levels", Map.of(), "comment", "", "note", "", "hold", false);
+            return Map.of("saw", "x");
         }
         if (path.endsWith("/hand-back")) {
             return Map.of("attempts", List.of(ids.get("attempt")), "sees", sees, "messages", List.of());

@@ -69,7 +69,7 @@ class KeyTest {
         changed.get("items").get(0).asObject().putArray("key").add("b");
         lesson.teacher.put(lesson.path("/key"), change(changed, 2)).isRefused(409);
 
-        Map<String, Object> edition = Map.of("definition", Lesson.plain(changed), "why", "springs, not neaps");
+        Map<String, Object> edition = lesson.change(changed, "springs, not neaps");
         JsonNode preview =
                 lesson.teacher.post(lesson.path("/editions/preview"), edition).ok();
         assertThat(lesson.mark("Tamsin Orrel", "q1").get("points").stringValue())
@@ -82,11 +82,11 @@ class KeyTest {
         assertThat(lesson.mark("Tamsin Orrel", "q1").get("points").stringValue())
                 .isEqualTo("1");
 
-        lesson.teacher.post(lesson.path("/editions/undo"), null).ok();
+        lesson.undo().ok();
         assertThat(lesson.mark("Tamsin Orrel", "q1").get("points").stringValue())
                 .isEqualTo("0");
         assertThat(lesson.teacher.get(lesson.path("/editions")).ok()).hasSize(3);
-        lesson.teacher.post(lesson.path("/editions/undo"), null).isRefused(409);
+        lesson.undo().isRefused(409);
     }
 
     @Test

@@ -23,7 +23,7 @@ class ReadAndHandBackTest {
     private static Visitor.Reply read(Lesson lesson, String name, Map<String, String> levels, boolean hold) {
         Map<String, Object> reading =
                 Map.of("levels", levels, "comment", "Say what falls.", "note", "knows more", "hold", hold);
-        return lesson.teacher.put("/api/attempts/" + lesson.attempt(name) + "/readings/q4", reading);
+        return lesson.reads(name, "q4", reading);
     }
 
     private static Visitor.Reply handBack(Lesson lesson, String name, Map<String, Object> sees) {
@@ -88,9 +88,7 @@ class ReadAndHandBackTest {
         assertThat(held.get("held").booleanValue()).isTrue();
         assertThat(held.get("levels").get("c1").stringValue()).isEqualTo("1");
         read(lesson, "Ivo Lomas", Map.of("c1", "1", "c2", "1"), false).ok();
-        JsonNode undone = lesson.teacher
-                .post("/api/attempts/" + lesson.attempt("Ivo Lomas") + "/readings/q4/undo", null)
-                .ok();
+        JsonNode undone = lesson.undoesReading("Ivo Lomas", "q4").ok();
         assertThat(undone.get("mark").get("state").stringValue()).isEqualTo("read");
         assertThat(undone.get("held").booleanValue()).isTrue();
     }
@@ -223,7 +221,8 @@ class ReadAndHandBackTest {
                 .findFirst()
                 .orElseThrow();
         String path = "/api/queries/" + query.get("id").stringValue();
-        Map<String, Object> reply = new HashMap<>(Map.of("words", "You did.", "points", "4"));
+        Map<String, Object> reply = new HashMap<>(Map.of(
+                "words", "You did.", "points", "4", "saw", query.get("saw").stringValue()));
         assertThat(lesson.teacher
                         .post(path + "/preview", reply)
                         .ok()
@@ -259,7 +258,7 @@ class ReadAndHandBackTest {
         awards.addObject().put("id", "a1").put("title", "Deckhand").put("from", "60");
         awards.addObject().put("id", "a2").put("title", "Mate").put("from", "60.1");
         lesson.teacher
-                .post(lesson.path("/editions"), Map.of("definition", Lesson.plain(definition), "why", "awards"))
+                .post(lesson.path("/editions"), lesson.change(definition, "awards"))
                 .ok();
         handBack(lesson, "Noor Haddix", ALL).ok();
         JsonNode given = result(school, "Noor Haddix", "Awarded").get("result").get("awards");

@@ -130,14 +130,12 @@ class RubricTest {
         Map<String, Object> reading = new HashMap<>(
                 Map.of("levels", Map.of("c1", c1, "c2", c2), "comment", "well put", "note", "", "hold", false));
         reading.put("points", null);
-        lesson.teacher
-                .put("/api/attempts/" + lesson.attempt("Tamsin Orrel") + "/readings/q4?names=true", reading)
-                .ok();
+        lesson.reads("Tamsin Orrel", "q4", reading).ok();
     }
 
     private static JsonNode edition(Lesson lesson, JsonNode definition, String way) {
         return lesson.teacher
-                .post(lesson.path("/editions" + way), Map.of("definition", Lesson.plain(definition), "why", "rubric"))
+                .post(lesson.path("/editions" + way), lesson.change(definition, "rubric"))
                 .ok();
     }
 

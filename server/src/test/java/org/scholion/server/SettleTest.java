@@ -2,7 +2,6 @@ package org.scholion.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -14,15 +13,6 @@ import tools.jackson.databind.JsonNode;
 
 @ExtendWith(Scholion.class)
 class SettleTest {
-    private static Map<String, Object> decision(String item, String form, String credit, String reach) {
-        Map<String, Object> decision = new HashMap<>();
-        decision.put("item", item);
-        decision.put("form", form);
-        decision.put("credit", credit);
-        decision.put("reach", reach);
-        return decision;
-    }
-
     private static Lesson lesson(Scholion.Running school, String title) {
         return Lesson.given(school, title, "A", "B")
                 .sits("Tamsin Orrel", List.of("a"), "rescue knot", "ten", null)
@@ -49,7 +39,7 @@ class SettleTest {
                         .get("students"))
                 .hasSize(1);
 
-        Map<String, Object> half = decision("q2", group.get("form").stringValue(), "1/2", "EXACT");
+        Map<String, Object> half = lesson.decision("q2", group.get("form").stringValue(), "1/2", "EXACT");
         half.put("note", "It has a better name.");
         JsonNode preview =
                 lesson.teacher.post(lesson.path("/doubts/preview"), half).ok();
@@ -58,7 +48,9 @@ class SettleTest {
         assertThat(lesson.mark("Kofi Sande", "q2").get("state").stringValue())
                 .as("a preview changes nothing")
                 .isEqualTo("settle");
-        assertThat(lesson.teacher.post(lesson.path("/doubts"), half).ok()).isEqualTo(preview);
+        JsonNode decided = lesson.teacher.post(lesson.path("/doubts"), half).ok();
+        assertThat(decided.get("effect")).isEqualTo(preview);
+        assertThat(decided.get("edition").intValue()).isEqualTo(2);
 
         JsonNode mark = lesson.mark("Kofi Sande", "q2");
         assertThat(mark.get("points").stringValue()).isEqualTo("1");
@@ -80,9 +72,9 @@ class SettleTest {
     void a_decision_can_be_undone_and_the_ledger_keeps_both(Scholion.Running school, Standings standings) {
         Lesson lesson = lesson(school, "Undone");
         lesson.teacher
-                .post(lesson.path("/doubts"), decision("q2", "rescue knot", "1", "EXACT"))
+                .post(lesson.path("/doubts"), lesson.decision("q2", "rescue knot", "1", "EXACT"))
                 .ok();
-        lesson.teacher.post(lesson.path("/editions/undo"), null).ok();
+        lesson.undo().ok();
         assertThat(lesson.mark("Tamsin Orrel", "q2").get("state").stringValue()).isEqualTo("settle");
         assertThat(lesson.trace("Tamsin Orrel").get("items").get(1).get("earlier"))
                 .hasSize(2);
@@ -93,7 +85,7 @@ class SettleTest {
     void no_marks_put_the_answer_among_the_known_wrong_ones(Scholion.Running school) {
         Lesson lesson = lesson(school, "Wrong now");
         lesson.teacher
-                .post(lesson.path("/doubts"), decision("q2", "rescue knot", "0", "EXACT"))
+                .post(lesson.path("/doubts"), lesson.decision("q2", "rescue knot", "0", "EXACT"))
                 .ok();
         assertThat(lesson.mark("Tamsin Orrel", "q2").get("because").stringValue())
                 .contains("known to be wrong");
@@ -102,7 +94,7 @@ class SettleTest {
     @Test
     void any_answer_with_the_words_in_it_can_be_taken_at_once(Scholion.Running school) {
         Lesson lesson = lesson(school, "Holds");
-        Map<String, Object> holds = decision("q2", "double bowline", "1/2", "HOLDS");
+        Map<String, Object> holds = lesson.decision("q2", "double bowline", "1/2", "HOLDS");
         holds.put("phrase", "bowline");
         lesson.teacher.post(lesson.path("/doubts"), holds).ok();
         lesson.sits("Zofia Lund", null, "a running bowline", null, null);
@@ -114,7 +106,7 @@ class SettleTest {
     void a_number_that_cannot_be_read_is_ruled_on_for_all_who_wrote_it(Scholion.Running school) {
         Lesson lesson = lesson(school, "Ten");
         lesson.teacher
-                .post(lesson.path("/doubts"), decision("q3", "ten", "1/2", "EXACT"))
+                .post(lesson.path("/doubts"), lesson.decision("q3", "ten", "1/2", "EXACT"))
                 .ok();
         assertThat(lesson.mark("Tamsin Orrel", "q3").get("points").stringValue())
                 .isEqualTo("1");
@@ -125,12 +117,14 @@ class SettleTest {
     void these_students_only_leaves_the_key_as_it_is_and_can_be_taken_back(
             Scholion.Running school, Standings standings) {
         Lesson lesson = lesson(school, "These only");
-        Map<String, Object> these = decision("q2", "rescue knot", "1", "THESE");
+        Map<String, Object> these = lesson.decision("q2", "rescue knot", "1", "THESE");
         these.put("section", lesson.section("A"));
-        lesson.teacher.post(lesson.path("/doubts"), these).ok();
+        these.put("saw", lesson.saw("q2", "rescue knot", "?section=" + lesson.section("A")));
+        JsonNode decided = lesson.teacher.post(lesson.path("/doubts"), these).ok();
         assertThat(lesson.mark("Tamsin Orrel", "q2").get("who").stringValue()).isEqualTo("Aud Meller");
         assertThat(lesson.mark("Kofi Sande", "q2").get("state").stringValue()).isEqualTo("settle");
         assertThat(lesson.teacher.get(lesson.path("/editions")).ok()).hasSize(1);
+        these.put("saw", Lesson.plain(decided.get("saw")));
         lesson.teacher.post(lesson.path("/doubts/take-back"), these).ok();
         assertThat(lesson.mark("Tamsin Orrel", "q2").get("state").stringValue()).isEqualTo("settle");
         assertThat(standings.differences()).isEmpty();
@@ -139,11 +133,12 @@ class SettleTest {
     @Test
     void a_persons_decision_about_one_student_survives_a_new_edition(Scholion.Running school) {
         Lesson lesson = lesson(school, "Survives");
-        Map<String, Object> these = decision("q2", "rescue knot", "1", "THESE");
+        Map<String, Object> these = lesson.decision("q2", "rescue knot", "1", "THESE");
         these.put("section", lesson.section("A"));
+        these.put("saw", lesson.saw("q2", "rescue knot", "?section=" + lesson.section("A")));
         lesson.teacher.post(lesson.path("/doubts"), these).ok();
         lesson.teacher
-                .post(lesson.path("/doubts"), decision("q2", "rescue knot", "0", "EXACT"))
+                .post(lesson.path("/doubts"), lesson.decision("q2", "rescue knot", "0", "EXACT"))
                 .ok();
         assertThat(lesson.mark("Tamsin Orrel", "q2").get("points").stringValue())
                 .isEqualTo("2");
@@ -154,10 +149,10 @@ class SettleTest {
     void a_share_that_is_none_is_refused(Scholion.Running school) {
         Lesson lesson = lesson(school, "No share");
         lesson.teacher
-                .post(lesson.path("/doubts"), decision("q2", "rescue knot", "3", "EXACT"))
+                .post(lesson.path("/doubts"), lesson.decision("q2", "rescue knot", "3", "EXACT"))
                 .isRefused(422);
         lesson.teacher
-                .post(lesson.path("/doubts"), decision("q2", "nobody said this", "1", "EXACT"))
+                .post(lesson.path("/doubts"), lesson.decision("q2", "nobody said this", "1", "EXACT"))
                 .isRefused(409);
     }
 }

@@ -104,7 +104,7 @@ class StoreBench {
         lesson.giveOut("A").ok();
         fill(db, batch, UUID.fromString(lesson.id));
         items.get(0).asObject().putArray("key").add("b");
-        Map<String, Object> change = new HashMap<>(Map.of("definition", Lesson.plain(draft), "why", ""));
+        Map<String, Object> change = new HashMap<>(Map.of("definition", Lesson.plain(draft), "why", "", "edition", 1));
         System.out.println("effect of one changed key on 1,000 attempts at 60 items: "
                 + median(() -> lesson.teacher
                         .post(lesson.path("/editions/preview"), change)

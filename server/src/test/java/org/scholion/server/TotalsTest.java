@@ -3,7 +3,6 @@ package org.scholion.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
@@ -22,10 +21,6 @@ import tools.jackson.databind.node.ObjectNode;
 /** Totals as the server keeps them: adjustments, curves, several hands at once. */
 @ExtendWith(Scholion.class)
 class TotalsTest {
-    private static Map<String, Object> edition(ObjectNode definition, String why) {
-        return Map.of("definition", Lesson.plain(definition), "why", why);
-    }
-
     private static Lesson three(Scholion.Running school, String title) {
         return Lesson.given(school, title, "A", "B")
                 .sits("Tamsin Orrel", List.of("a"), "bowline", "10 nmi", null)
@@ -44,7 +39,7 @@ class TotalsTest {
         ObjectNode changed = Lesson.definition("Left out").asObject();
         changed.putArray("adjustments").addObject().put("item", "q4").put("do", "drop");
         JsonNode effect = lesson.teacher
-                .post(lesson.path("/editions"), edition(changed, "too long"))
+                .post(lesson.path("/editions"), lesson.change(changed, "too long"))
                 .ok();
         assertThat(effect.get("marks").intValue()).as("marks stay").isZero();
         assertThat(effect.get("moves")).as("totals do not").hasSize(3);
@@ -76,7 +71,7 @@ class TotalsTest {
         ObjectNode changed = Lesson.definition("Credited").asObject();
         changed.putArray("adjustments").addObject().put("item", "q2").put("do", "creditAnswered");
         lesson.teacher
-                .post(lesson.path("/editions"), edition(changed, "the question was wrong"))
+                .post(lesson.path("/editions"), lesson.change(changed, "the question was wrong"))
                 .ok();
         assertThat(lesson.trace("Tamsin Orrel").get("standing").get("score").stringValue())
                 .isEqualTo("2");
@@ -96,7 +91,7 @@ class TotalsTest {
         ObjectNode changed = Lesson.definition("Curved").asObject();
         changed.get("grading").asObject().putArray("curve").addObject().put("scaleTo", "90");
         lesson.teacher
-                .post(lesson.path("/editions"), edition(changed, "it was hard"))
+                .post(lesson.path("/editions"), lesson.change(changed, "it was hard"))
                 .ok();
         assertThat(percent(lesson, "Tamsin Orrel"))
                 .as("the highest of section A")
@@ -116,7 +111,7 @@ class TotalsTest {
         ObjectNode changed = Lesson.definition("Threshold").asObject();
         changed.get("grading").asObject().put("pass", "50");
         JsonNode effect = lesson.teacher
-                .post(lesson.path("/editions/preview"), edition(changed, ""))
+                .post(lesson.path("/editions/preview"), lesson.change(changed, ""))
                 .ok();
         assertThat(effect.get("moves")).hasSize(1);
         assertThat(effect.get("moves").get(0).get("student").stringValue()).isEqualTo("Tamsin Orrel");
@@ -129,7 +124,7 @@ class TotalsTest {
         ObjectNode changed = Lesson.definition("Contradiction").asObject();
         changed.putArray("adjustments").addObject().put("item", "q9").put("do", "drop");
         assertThat(lesson.teacher
-                        .post(lesson.path("/editions"), edition(changed, ""))
+                        .post(lesson.path("/editions"), lesson.change(changed, ""))
                         .isRefused(422)
                         .detail())
                 .contains("q9");
@@ -141,8 +136,7 @@ class TotalsTest {
     void of_two_who_decide_at_the_same_moment_one_is_told_to_look_again(Scholion.Running school, Standings standings)
             throws Exception {
         Lesson lesson = Lesson.given(school, "Both at once", "A").sits("Tamsin Orrel", null, "granny", null, null);
-        Map<String, Object> decision =
-                new HashMap<>(Map.of("item", "q2", "form", "granny", "credit", "1/2", "reach", "EXACT"));
+        Map<String, Object> decision = lesson.decision("q2", "granny", "1/2", "EXACT");
         List<Visitor> hands = List.of(lesson.teacher, school.as("Halvard Quist"));
         List<Integer> statuses = together(hands.stream()
                 .<Callable<Integer>>map(
@@ -202,7 +196,7 @@ class TotalsTest {
         work.add(
                 2,
                 () -> lesson.teacher
-                        .post(lesson.path("/editions"), edition(changed, "springs were wrong"))
+                        .post(lesson.path("/editions"), lesson.change(changed, "springs were wrong"))
                         .status());
         assertThat(together(work)).allMatch(s -> s == 200 || s == 204);
         assertThat(lesson.teacher

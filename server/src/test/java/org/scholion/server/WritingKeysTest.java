@@ -261,7 +261,7 @@ class WritingKeysTest {
         changed.get("items").get(1).asObject().put("points", "3");
         changed.get("items").get(2).asObject().put("prompt", "How far does she come in 2 h at 5 kn over ground?");
         JsonNode preview = lesson.teacher
-                .post(lesson.path("/editions/preview"), Map.of("definition", Lesson.plain(changed), "why", ""))
+                .post(lesson.path("/editions/preview"), lesson.change(changed, ""))
                 .ok();
         assertThat(preview.get("differences")
                         .valueStream()
@@ -283,7 +283,7 @@ class WritingKeysTest {
         ObjectNode changed = Lesson.definition("Old text").asObject();
         changed.get("items").get(0).asObject().put("prompt", "Quite another question?");
         lesson.teacher
-                .post(lesson.path("/editions"), Map.of("definition", Lesson.plain(changed), "why", "typo"))
+                .post(lesson.path("/editions"), lesson.change(changed, "typo"))
                 .ok();
         assertThat(school.as("Noor Haddix")
                         .get("/api/student/attempts/" + attempt)

@@ -16,6 +16,11 @@ public sealed interface Curve {
         return raw(percent, highest).clamp(Fraction.ZERO, Fraction.HUNDRED);
     }
 
+    /** Whether it depends on what the other attempts of the sitting came to. */
+    default boolean needsHighest() {
+        return false;
+    }
+
     /** Adds so many percent points. */
     record Add(Fraction amount) implements Curve {
         @Override
@@ -29,6 +34,11 @@ public sealed interface Curve {
         @Override
         public Fraction raw(Fraction percent, Fraction highest) {
             return highest.isZero() ? percent : percent.times(top).over(highest);
+        }
+
+        @Override
+        public boolean needsHighest() {
+            return true;
         }
     }
 

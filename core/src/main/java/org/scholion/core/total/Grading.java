@@ -67,6 +67,11 @@ public record Grading(
         }
     }
 
+    /** Whether an attempt's percent can only be told once every attempt of its sitting is looked at. */
+    public boolean looksAtTheSitting() {
+        return curve.stream().anyMatch(Curve::needsHighest);
+    }
+
     public @Nullable Fraction rounded(@Nullable Fraction percent) {
         return percent == null ? null : percent.rounded(percentDigits);
     }

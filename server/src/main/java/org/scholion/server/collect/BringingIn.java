@@ -2,6 +2,7 @@ package org.scholion.server.collect;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -27,6 +28,7 @@ import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;
 import org.scholion.server.ledger.Scoring;
+import org.scholion.server.ledger.Turns;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -45,6 +47,7 @@ public class BringingIn {
     private final Sittings sittings;
     private final Attempts attempts;
     private final Scoring scoring;
+    private final Turns turns;
     private final Access access;
     private final JdbcClient db;
     private final Clock clock;
@@ -56,6 +59,7 @@ public class BringingIn {
             Sittings sittings,
             Attempts attempts,
             Scoring scoring,
+            Turns turns,
             Access access,
             JdbcClient db,
             Clock clock) {
@@ -65,6 +69,7 @@ public class BringingIn {
         this.sittings = sittings;
         this.attempts = attempts;
         this.scoring = scoring;
+        this.turns = turns;
         this.access = access;
         this.db = db;
         this.clock = clock;
@@ -93,19 +98,21 @@ public class BringingIn {
         return view(table, recognise(assessment, table, leaveOut), roster(assessment));
     }
 
-    @Transactional
+    /** Takes a file in a turn of the whole assessment: the same file twice at once comes in once. */
     public BringInView take(Me me, UUID assessment, byte[] file, Set<Integer> leaveOut) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         Table table = Table.read(file);
-        BringIn found = recognise(assessment, table, leaveOut);
-        if (!found.faults().isEmpty()) {
-            throw Refused.invalid(found.faults().stream()
-                    .map(f -> new Fault(
-                            "line " + f.line() + (f.column().isEmpty() ? "" : ", " + f.column()), f.message()))
-                    .toList());
-        }
-        store(me, assessment, found);
-        return view(table, found, roster(assessment));
+        return turns.whole(assessment, () -> {
+            BringIn found = recognise(assessment, table, leaveOut);
+            if (!found.faults().isEmpty()) {
+                throw Refused.invalid(found.faults().stream()
+                        .map(f -> new Fault(
+                                "line " + f.line() + (f.column().isEmpty() ? "" : ", " + f.column()), f.message()))
+                        .toList());
+            }
+            store(me, assessment, found);
+            return view(table, found, roster(assessment));
+        });
     }
 
     private List<Known> roster(UUID assessment) {
@@ -114,7 +121,7 @@ public class BringingIn {
 
     private BringIn recognise(UUID assessment, Table table, Set<Integer> leaveOut) {
         BringIn found = AnswerTable.recognise(table, items(assessment), roster(assessment), leaveOut);
-        List<CellFault> faults = new java.util.ArrayList<>(found.faults());
+        List<CellFault> faults = new ArrayList<>(found.faults());
         Set<String> taken = new HashSet<>();
         attempts.of(assessment, null).forEach(a -> taken.add(a.student().toString()));
         found.attempts().stream()
@@ -135,7 +142,7 @@ public class BringingIn {
         Map<String, UUID> sections = sections(assessment);
         Map<String, UUID> bySection = new HashMap<>();
         Instant now = clock.instant();
-        Attempt last = null;
+        List<UUID> taken = new ArrayList<>();
         for (BringIn.Attempt row : found.attempts()) {
             UUID section =
                     java.util.Objects.requireNonNull(sections.get(row.student().section()));
@@ -152,11 +159,11 @@ public class BringingIn {
                             editions.idOf(assessment, edition.number()),
                             Attempt.Way.FILE),
                     now);
-            last = attempts.require(id);
-            scoring.handInOnly(last, answers(row), now);
+            scoring.handInOnly(attempts.require(id), answers(row), now);
+            taken.add(id);
         }
-        if (last != null) {
-            scoring.finish(last);
+        if (!taken.isEmpty()) {
+            scoring.finish(assessment, taken);
         }
     }
 

@@ -3,13 +3,15 @@ package org.scholion.server.collect;
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
+import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
-import org.scholion.server.ledger.Attempt;
+import org.scholion.formats.json.Faults;
 import org.scholion.server.ledger.Attempts;
+import org.scholion.server.platform.Refused;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Bean;
@@ -21,17 +23,17 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 class ClosingTime {
     private static final Logger LOG = LoggerFactory.getLogger(ClosingTime.class);
     private static final Duration GRACE = Duration.ofSeconds(30);
+    private static final Duration AGAIN = Duration.ofMinutes(10);
+    private static final String UNKNOWN = "something in it could not be scored";
 
     private final JdbcClient db;
     private final Attempts attempts;
-    private final Sittings sittings;
     private final Taking taking;
     private final Clock clock;
 
-    ClosingTime(JdbcClient db, Attempts attempts, Sittings sittings, Taking taking, Clock clock) {
+    ClosingTime(JdbcClient db, Attempts attempts, Taking taking, Clock clock) {
         this.db = db;
         this.attempts = attempts;
-        this.sittings = sittings;
         this.taking = taking;
         this.clock = clock;
     }
@@ -42,23 +44,47 @@ class ClosingTime {
                 .execute((instance, context) -> takeIn());
     }
 
+    /** Each by itself: what cannot be taken in is noted for the Desk, and time goes on for all others. */
     int takeIn() {
-        Instant now = clock.instant();
-        List<UUID> open = db.sql("select id from attempt where handed_in_at is null and way = 'SCREEN'")
-                .query(UUID.class)
-                .list();
         int taken = 0;
-        for (UUID id : open) {
-            Attempt attempt = attempts.require(id);
-            Instant deadline = sittings.require(attempt.sitting()).deadline(attempt.startedAt());
-            if (now.isAfter(deadline.plus(GRACE))) {
-                taking.take(attempt);
+        for (UUID id : due()) {
+            try {
+                taking.take(attempts.require(id));
                 taken++;
+            } catch (RuntimeException e) {
+                LOG.error("attempt {} could not be taken in at the end of its time", id, e);
+                note(id, e);
             }
         }
         if (taken > 0) {
             LOG.info("{} attempts taken in at the end of their time", taken);
         }
         return taken;
+    }
+
+    /** Only what is over; what failed is tried again after a while. */
+    private List<UUID> due() {
+        Instant now = clock.instant();
+        return db.sql("""
+                        select x.id from attempt x join sitting s on s.id = x.sitting_id
+                        where x.handed_in_at is null and x.way = 'SCREEN'
+                          and least(s.closes_at, x.started_at + make_interval(mins => s.minutes)) < :over
+                          and (x.trouble_at is null or x.trouble_at < :again)
+                        order by x.started_at""")
+                .param("over", Timestamp.from(now.minus(GRACE)))
+                .param("again", Timestamp.from(now.minus(AGAIN)))
+                .query(UUID.class)
+                .list();
+    }
+
+    private void note(UUID id, RuntimeException e) {
+        String what = e instanceof Refused || e instanceof Faults ? String.valueOf(e.getMessage()) : UNKNOWN;
+        try {
+            db.sql("update attempt set trouble = ?, trouble_at = ? where id = ?")
+                    .params(what, Timestamp.from(clock.instant()), id)
+                    .update();
+        } catch (RuntimeException second) {
+            LOG.error("its trouble could not be noted", second);
+        }
     }
 }

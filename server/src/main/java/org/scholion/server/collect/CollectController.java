@@ -27,13 +27,16 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 @RequestMapping("/api")
 class CollectController {
     private final Sittings sittings;
+    private final Taking taking;
     private final Monitor monitor;
     private final BringingIn bringingIn;
     private final Access access;
     private final Events events;
 
-    CollectController(Sittings sittings, Monitor monitor, BringingIn bringingIn, Access access, Events events) {
+    CollectController(
+            Sittings sittings, Taking taking, Monitor monitor, BringingIn bringingIn, Access access, Events events) {
         this.sittings = sittings;
+        this.taking = taking;
         this.monitor = monitor;
         this.bringingIn = bringingIn;
         this.access = access;
@@ -55,6 +58,13 @@ class CollectController {
     Sittings.SittingLine addTime(
             @AuthenticationPrincipal Me me, @PathVariable UUID sitting, @RequestBody MoreTime more) {
         return sittings.addTime(me, sitting, more.minutes());
+    }
+
+    /** Takes in what a student left when time was up; by itself this happens within half a minute. */
+    @PostMapping("/attempts/{attempt}/take-in")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void takeIn(@AuthenticationPrincipal Me me, @PathVariable UUID attempt) {
+        taking.takeIn(me, attempt);
     }
 
     @GetMapping("/assessments/{assessment}/collect")

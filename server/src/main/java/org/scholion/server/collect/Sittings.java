@@ -1,7 +1,7 @@
 package org.scholion.server.collect;
 
+import java.sql.Timestamp;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -161,13 +161,17 @@ public class Sittings {
         if (minutes < 1 || minutes > 1_440) {
             throw Refused.invalid("minutes", "add from 1 to 1440 minutes");
         }
+        // Added in the database itself: six times five minutes at once are thirty.
+        db.sql("""
+                        update sitting set closes_at = greatest(closes_at, :now) + make_interval(mins => :minutes),
+                          minutes = minutes + :minutes where id = :id""")
+                .param("now", Timestamp.from(clock.instant()))
+                .param("minutes", minutes)
+                .param("id", sitting)
+                .update();
         SittingRow row = repository.findById(sitting).orElseThrow(Refused::notFound);
-        Instant now = clock.instant();
-        Instant from = row.closesAt.isBefore(now) ? now : row.closesAt;
-        row.closesAt = from.plus(Duration.ofMinutes(minutes));
-        row.minutes = row.minutes == null ? null : row.minutes + minutes;
         events.say("assessment:" + row.assessment);
-        return line(repository.saveAndFlush(row));
+        return line(row);
     }
 
     @Transactional(readOnly = true)

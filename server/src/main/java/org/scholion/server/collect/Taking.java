@@ -183,24 +183,32 @@ public class Taking {
                 : AnswerJson.write(StudentAnswer.read(item, new OwnIds(veil, attempt).kept(item, said)));
     }
 
-    @Transactional
     public void handIn(Me me, UUID attemptId) {
         take(own(me, attemptId));
     }
 
+    /** Hands in for a student whose time is over. */
+    public void takeIn(Me me, UUID attemptId) {
+        access.require(me, Access.Action.WORK_ON_ATTEMPT, attemptId);
+        Attempt attempt = attempts.require(attemptId);
+        Instant deadline = sittings.require(attempt.sitting()).deadline(attempt.startedAt());
+        if (clock.instant().isBefore(deadline.plus(GRACE))) {
+            throw Refused.conflict("not-over", attempt.name() + " still has time. It can be taken in afterwards.");
+        }
+        take(attempt);
+    }
+
     /** Hands in what an attempt has so far: by its student, or by the clock. */
-    @Transactional
     void take(Attempt attempt) {
-        // Held first, so that an answer which was acknowledged a moment ago is among those that are read now.
-        if (attempts.hold(attempt.id())) {
+        scoring.handIn(attempt, () -> {
             Map<String, JsonNode> answers = new LinkedHashMap<>();
             drafts.of(attempt.id()).forEach((item, draft) -> {
                 if (!(draft.answer().isString() && draft.answer().stringValue().isEmpty())) {
                     answers.put(item, draft.answer());
                 }
             });
-            scoring.handIn(attempt, answers);
-        }
+            return answers;
+        });
     }
 
     private Attempt own(Me me, UUID attempt) {

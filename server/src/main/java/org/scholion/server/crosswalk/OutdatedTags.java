@@ -176,7 +176,14 @@ class OutdatedTags {
             assessments.save(me, id, JsonColumn.plain(draft), key.revision());
         } else {
             JsonNode whole = assessments.whole(id, JsonColumn.plain(draft));
-            regrading.confirm(me, regrading.next(id, whole), "standards carried over to a newer version", null);
+            int base = Objects.requireNonNull(key.edition(), "an assessment with an edition tells its number");
+            regrading.confirm(
+                    me,
+                    id,
+                    base,
+                    latest -> new Regrading.Made(
+                            Regrading.next(latest, whole), "standards carried over to a newer version"),
+                    null);
         }
     }
 

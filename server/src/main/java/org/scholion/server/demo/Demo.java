@@ -243,12 +243,9 @@ class Demo implements ApplicationRunner {
         Edition edition = editions.require(assessment);
         String form =
                 edition.scorer(edition.assessment().item(item).orElseThrow()).form(new Answer.Typed(answer));
-        if (settling.open(assessment).contains(new Settling.Open(item, form))) {
-            settling.settle(
-                    school.aud(),
-                    assessment,
-                    new Settling.Decision(item, form, credit, Settling.Reach.EXACT, null, null, null));
-        }
+        settling.open(assessment).stream()
+                .filter(o -> o.item().equals(item) && o.form().equals(form))
+                .forEach(o -> settle(school, assessment, o, credit));
     }
 
     /** Decides about every doubt that is left: none of these answers counts. */
@@ -256,14 +253,16 @@ class Demo implements ApplicationRunner {
         List<Settling.Open> open = new ArrayList<>(settling.open(assessment));
         for (int i = 0; i < open.size(); i++) {
             Settling.Open one = open.get(i);
-            clock.at(
-                    at.plusSeconds(20L * i),
-                    () -> settling.settle(
-                            school.aud(),
-                            assessment,
-                            new Settling.Decision(
-                                    one.item(), one.form(), "0", Settling.Reach.EXACT, null, null, null)));
+            clock.at(at.plusSeconds(20L * i), () -> settle(school, assessment, one, "0"));
         }
+    }
+
+    private void settle(School school, UUID assessment, Settling.Open one, String credit) {
+        settling.settle(
+                school.aud(),
+                assessment,
+                new Settling.Decision(
+                        one.item(), one.form(), credit, Settling.Reach.EXACT, null, null, null, one.saw()));
     }
 
     /** A reader goes through a section's answers until so many are read, in the order in which they are shown. */
@@ -277,21 +276,22 @@ class Demo implements ApplicationRunner {
                 if (read[0] < most && text != null) {
                     read[0]++;
                     Instant then = at.plusSeconds(75L * read[0] + random.nextInt(40));
-                    clock.at(then, () -> save(school, answer.attempt(), item, text));
+                    clock.at(then, () -> save(school, assessment, answer, item, text));
                 }
             }
         }
     }
 
-    private void save(School school, UUID attempt, String item, JsonNode text) {
+    private void save(School school, UUID assessment, Readings.ReadAnswer answer, String item, JsonNode text) {
         Map<String, String> levels = new HashMap<>();
         JsonNode chosen = text.get("levels");
         chosen.propertyNames().forEach(c -> levels.put(c, chosen.get(c).stringValue()));
         readings.save(
                 school.aud(),
-                attempt,
+                assessment,
+                answer.answer(),
                 item,
-                new Readings.ReadingChange(levels, null, text.get("comment").stringValue(), "", false),
+                new Readings.ReadingChange(levels, null, text.get("comment").stringValue(), "", false, answer.saw()),
                 false);
     }
 

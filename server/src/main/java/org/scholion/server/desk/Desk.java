@@ -13,6 +13,7 @@ import org.scholion.server.access.Access;
 import org.scholion.server.examine.Examination;
 import org.scholion.server.handback.Queries;
 import org.scholion.server.key.Assessments;
+import org.scholion.server.platform.Jobs;
 import org.scholion.server.platform.Me;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -26,6 +27,7 @@ class Desk {
     private final Examination examination;
     private final Assessments assessments;
     private final Access access;
+    private final Jobs jobs;
     private final JdbcClient db;
     private final Clock clock;
 
@@ -35,6 +37,7 @@ class Desk {
             Examination examination,
             Assessments assessments,
             Access access,
+            Jobs jobs,
             JdbcClient db,
             Clock clock) {
         this.counts = counts;
@@ -42,6 +45,7 @@ class Desk {
         this.examination = examination;
         this.assessments = assessments;
         this.access = access;
+        this.jobs = jobs;
         this.db = db;
         this.clock = clock;
     }
@@ -83,12 +87,18 @@ class Desk {
 
     record Looked(UUID assessment, String title, int seen, int handedBack) {}
 
+    /** An attempt that could not be taken in at the end of its time, and why. */
+    record Trouble(UUID assessment, String title, UUID section, UUID attempt, String student, String why, Instant at) {}
+
+    /** @param work long work that one has begun within the last day */
     record DeskView(
             List<Pile> piles,
             List<BeingTaken> beingTaken,
             List<Coming> coming,
             List<Queries.QueryView> queries,
-            List<Looked> looked) {}
+            List<Looked> looked,
+            List<Trouble> troubles,
+            List<Jobs.JobView> work) {}
 
     record SectionOfLine(UUID id, String name, boolean given) {}
 
@@ -103,7 +113,32 @@ class Desk {
         List<Queries.QueryView> open =
                 queries.list(me).stream().filter(q -> q.repliedAt() == null).toList();
         Instant now = clock.instant();
-        return new DeskView(piles(me, all, open), beingTaken(all, now), coming(all, now), open, looked(me));
+        return new DeskView(
+                piles(me, all, open),
+                beingTaken(all, now),
+                coming(all, now),
+                open,
+                looked(me),
+                troubles(me),
+                jobs.recent(me));
+    }
+
+    private List<Trouble> troubles(Me me) {
+        return db.sql("""
+                        select a.id, a.title, x.section_id, x.id, p.given || ' ' || p.family, x.trouble, x.trouble_at
+                        from attempt x join assessment a on a.id = x.assessment_id join person p on p.id = x.student_id
+                        join course_teacher t on t.course_id = a.course_id and t.person_id = ?
+                        where x.handed_in_at is null and x.trouble is not null order by x.trouble_at limit 50""")
+                .param(me.id())
+                .query((row, n) -> new Trouble(
+                        row.getObject(1, UUID.class),
+                        row.getString(2),
+                        row.getObject(3, UUID.class),
+                        row.getObject(4, UUID.class),
+                        row.getString(5),
+                        row.getString(6),
+                        row.getTimestamp(7).toInstant()))
+                .list();
     }
 
     private List<Pile> piles(Me me, List<LineCounts.SectionCounts> all, List<Queries.QueryView> open) {

@@ -131,10 +131,10 @@ class Gradebook {
     Trace trace(Me me, UUID attemptId) {
         access.require(me, Access.Action.WORK_ON_ATTEMPT, attemptId);
         Attempt attempt = attempts.require(attemptId);
-        Standings.Standing standing = standings.of(attempt.assessment()).get(attemptId);
-        if (standing == null) {
+        if (!attempt.isIn()) {
             throw Refused.conflict("not-in", attempt.name() + " has not handed in yet.");
         }
+        Standings.Standing standing = standings.ofAttempt(attempt);
         Edition edition = editions.require(attempt.assessment());
         Map<String, JsonNode> responses = attempts.responsesOf(attemptId);
         Map<String, LedgerMark> current = ledger.currentOf(attemptId);
@@ -187,6 +187,7 @@ class Gradebook {
                 Objects.requireNonNull(db.sql("select counted from standing where attempt_id = ?")
                         .param(attempt)
                         .query(String.class)
-                        .single()));
+                        .optional()
+                        .orElse("[]")));
     }
 }

@@ -12,7 +12,6 @@ import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.number.Fraction;
@@ -26,11 +25,15 @@ import org.scholion.server.ledger.Attempts;
 import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.LedgerMark;
 import org.scholion.server.ledger.Standings;
+import org.scholion.server.ledger.Turns;
 import org.scholion.server.platform.Events;
 import org.scholion.server.platform.Ids;
+import org.scholion.server.platform.Jobs;
 import org.scholion.server.platform.JsonColumn;
+import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -41,14 +44,23 @@ import tools.jackson.databind.node.ObjectNode;
 /** Handing results back: a snapshot for each student, with a hash; later differences are computed, never stored. */
 @Service
 public class HandingBack {
+    /** So many are handed back to within the request itself. */
+    private static final int AT_ONCE = 100;
+
+    private static final int LONGEST_MESSAGE = 2_000;
+    private static final int HASH = 7;
+
     private final Attempts attempts;
     private final Ledger ledger;
     private final Standings standings;
     private final Editions editions;
     private final ResultPage page;
+    private final Turns turns;
+    private final Jobs jobs;
     private final Access access;
     private final Events events;
     private final JdbcClient db;
+    private final JdbcTemplate batch;
     private final Ids ids;
     private final Clock clock;
 
@@ -58,9 +70,12 @@ public class HandingBack {
             Standings standings,
             Editions editions,
             ResultPage page,
+            Turns turns,
+            Jobs jobs,
             Access access,
             Events events,
             JdbcClient db,
+            JdbcTemplate batch,
             Ids ids,
             Clock clock) {
         this.attempts = attempts;
@@ -68,9 +83,12 @@ public class HandingBack {
         this.standings = standings;
         this.editions = editions;
         this.page = page;
+        this.turns = turns;
+        this.jobs = jobs;
         this.access = access;
         this.events = events;
         this.db = db;
+        this.batch = batch;
         this.ids = ids;
         this.clock = clock;
     }
@@ -78,7 +96,8 @@ public class HandingBack {
     /**
      * A student in the list of whom to hand back to.
      *
-     * @param ready everything is decided
+     * @param ready everything is decided and computed
+     * @param awaitsCurve its curve is still to be computed
      * @param changed the result differs from what was handed back
      */
     public record HandBackLine(
@@ -90,6 +109,7 @@ public class HandingBack {
             @Nullable String percent,
             @Nullable String band,
             boolean ready,
+            boolean awaitsCurve,
             @Nullable Instant handedAt,
             boolean changed,
             @Nullable Instant seenAt) {}
@@ -103,14 +123,23 @@ public class HandingBack {
             List<HandBackLine> students,
             List<BandLine> bands,
             @Nullable String pass,
-            List<Borderline> borderline) {}
+            List<Borderline> borderline,
+            Jobs.@Nullable JobView work) {}
 
     /** What is to be handed back to whom. */
     public record HandBack(List<UUID> attempts, Sees sees, List<ResultPage.Message> messages) {}
 
     public record Preview(Sees sees, List<ResultPage.Message> messages) {}
 
-    public record HandedBack(int students) {}
+    /**
+     * What came of handing back.
+     *
+     * @param students to whom it was handed back, or will be
+     * @param unchanged of these, whose result is as it was handed back before; it is not handed back a second time
+     * @param job the work that goes on in the background, where there are many; null when everything is done
+     */
+    public record HandedBack(
+            int students, int unchanged, @Nullable UUID job) {}
 
     /** The last result that was handed back for an attempt. */
     record Last(
@@ -125,18 +154,19 @@ public class HandingBack {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         Edition edition = editions.latest(assessment).orElse(null);
         if (edition == null) {
-            return new HandBackView(List.of(), List.of(), null, List.of());
+            return new HandBackView(List.of(), List.of(), null, List.of(), null);
         }
         Grading grading = edition.assessment().grading();
+        ResultPage.Common common = page.common(edition);
         Map<UUID, Standings.Standing> standing = standings.of(assessment);
         Map<UUID, Last> last = last(assessment);
         Map<UUID, Map<String, JsonNode>> responses = attempts.responses(assessment);
         Map<UUID, Map<String, LedgerMark>> marks = ledger.current(assessment);
         List<HandBackLine> lines = new ArrayList<>();
         for (Attempt attempt : attempts.in(assessment, section)) {
-            Standings.Standing s = Objects.requireNonNull(standing.get(attempt.id()));
+            Standings.Standing s = of(standing, attempt);
             Last l = last.get(attempt.id());
-            boolean changed = l != null && !l.hash().equals(again(edition, attempt, s, responses, marks, l));
+            boolean changed = l != null && !l.hash().equals(again(common, attempt, s, responses, marks, l));
             lines.add(new HandBackLine(
                     attempt.id(),
                     attempt.name(),
@@ -145,7 +175,8 @@ public class HandingBack {
                     s.possible(),
                     s.percent(),
                     s.band(),
-                    !s.provisional(),
+                    s.isFinal(),
+                    s.awaitsCurve(),
                     l == null ? null : l.handedAt(),
                     changed,
                     l == null ? null : l.seenAt()));
@@ -154,12 +185,13 @@ public class HandingBack {
                 lines,
                 bands(grading),
                 grading.pass() == null ? null : grading.pass().toExact(),
-                borderline(edition, lines));
+                borderline(edition, lines),
+                jobs.running(me, assessment).orElse(null));
     }
 
     /** The hash that the same student would get now, under what they were shown then. */
     private String again(
-            Edition edition,
+            ResultPage.Common common,
             Attempt attempt,
             Standings.Standing standing,
             Map<UUID, Map<String, JsonNode>> responses,
@@ -167,7 +199,7 @@ public class HandingBack {
             Last last) {
         JsonNode kept = last.snapshot();
         StudentResult result = page.page(
-                edition,
+                common,
                 attempt,
                 standing,
                 responses.getOrDefault(attempt.id(), Map.of()),
@@ -215,21 +247,98 @@ public class HandingBack {
         return page.of(requireIn(attemptId), wanted.sees(), wanted.messages());
     }
 
-    @Transactional
+    /** Hands back at once to a class, and in the background to many. */
     public HandedBack handBack(Me me, UUID assessment, HandBack wanted) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
-        if (wanted.attempts().isEmpty()) {
+        List<UUID> ids = wanted.attempts().stream().distinct().toList();
+        if (ids.isEmpty()) {
             throw Refused.invalid("attempts", "choose at least one student");
         }
-        for (UUID id : wanted.attempts()) {
-            Attempt attempt = requireIn(id);
-            if (!attempt.assessment().equals(assessment)) {
-                throw Refused.notFound();
+        wanted.messages().forEach(m -> {
+            Lengths.atMost("messages", m.text(), LONGEST_MESSAGE);
+            if (Fraction.parse(m.from()).isEmpty()) {
+                throw Refused.invalid("messages", "'" + m.from() + "' is no percent");
             }
-            store(me, attempt, page.of(attempt, wanted.sees(), wanted.messages()), wanted);
+        });
+        requireOwn(assessment, ids);
+        int edition = editions.require(assessment).number();
+        if (ids.size() > AT_ONCE) {
+            HandBack all = new HandBack(ids, wanted.sees(), wanted.messages());
+            UUID job =
+                    jobs.begin(me, HandingBackWork.KIND, assessment, HandingBackWork.input(all, edition), ids.size());
+            return new HandedBack(ids.size(), 0, job);
         }
-        events.say("assessment:" + assessment);
-        return new HandedBack(wanted.attempts().size());
+        return new HandedBack(ids.size(), some(me, assessment, ids, wanted, edition), null);
+    }
+
+    private void requireOwn(UUID assessment, List<UUID> ids) {
+        List<Attempt> all = attempts.some(ids);
+        if (all.size() != ids.size()
+                || all.stream().anyMatch(a -> !a.assessment().equals(assessment))) {
+            throw Refused.notFound();
+        }
+        all.stream().filter(a -> !a.isIn()).findFirst().ifPresent(a -> {
+            throw Refused.conflict("not-in", a.name() + " has not handed in yet.");
+        });
+    }
+
+    /**
+     * Hands back to some, in a turn of the whole assessment, so that no result is torn between two editions.
+     *
+     * @param edition the edition under which they are handed back; another one meanwhile ends it
+     * @return how many were handed back just so before
+     */
+    int some(Me me, UUID assessment, List<UUID> ids, HandBack wanted, int edition) {
+        return turns.whole(assessment, () -> {
+            Edition latest = editions.require(assessment);
+            if (latest.number() != edition) {
+                throw Refused.conflict(
+                        "changed-meanwhile",
+                        "The key has changed while it was handed back. What was handed back before stays; look at the"
+                                + " results and hand back to the others.");
+            }
+            ResultPage.Common common = page.common(latest);
+            Map<UUID, Standings.Standing> standing = standings.of(ids);
+            Map<UUID, Map<String, JsonNode>> responses = attempts.responsesOf(ids);
+            Map<UUID, Map<String, LedgerMark>> marks = ledger.currentOf(ids);
+            Map<UUID, String> last = lastHashes(ids);
+            List<Object[]> rows = new ArrayList<>();
+            for (Attempt attempt : attempts.some(ids)) {
+                StudentResult result = page.page(
+                        common,
+                        attempt,
+                        of(standing, attempt),
+                        responses.getOrDefault(attempt.id(), Map.of()),
+                        marks.getOrDefault(attempt.id(), Map.of()),
+                        wanted.sees(),
+                        wanted.messages());
+                Object[] row = row(me, attempt, result, wanted);
+                if (!row[HASH].equals(last.get(attempt.id()))) {
+                    rows.add(row);
+                }
+            }
+            batch.batchUpdate(
+                    "insert into result (id, school_id, attempt_id, student_id, handed_at, handed_by, snapshot, hash)"
+                            + " values (?, ?, ?, ?, ?, ?, ?, ?)",
+                    rows);
+            events.say("assessment:" + assessment);
+            return ids.size() - rows.size();
+        });
+    }
+
+    private Standings.Standing of(Map<UUID, Standings.Standing> read, Attempt attempt) {
+        Standings.Standing standing = read.get(attempt.id());
+        return standing == null ? standings.ofAttempt(attempt) : standing;
+    }
+
+    private Map<UUID, String> lastHashes(List<UUID> ids) {
+        Map<UUID, String> all = new HashMap<>();
+        db.sql("""
+                        select distinct on (attempt_id) attempt_id, hash from result where attempt_id in (:ids)
+                        order by attempt_id, handed_at desc, id desc""").param("ids", ids).query((ResultSet row) -> {
+            all.put(row.getObject(1, UUID.class), row.getString(2));
+        });
+        return all;
     }
 
     private Attempt requireIn(UUID id) {
@@ -240,25 +349,22 @@ public class HandingBack {
         return attempt;
     }
 
-    private void store(Me me, Attempt attempt, StudentResult result, HandBack wanted) {
+    private Object[] row(Me me, Attempt attempt, StudentResult result, HandBack wanted) {
         JsonNode shown = JsonColumn.node(result);
         ObjectNode snapshot = JsonNodeFactory.instance.objectNode();
         snapshot.set("result", shown);
         snapshot.set("sees", JsonColumn.node(wanted.sees()));
         snapshot.set("messages", JsonColumn.node(wanted.messages()));
-        db.sql("""
-                        insert into result (id, school_id, attempt_id, student_id, handed_at, handed_by, snapshot, hash)
-                        values (?, ?, ?, ?, ?, ?, ?, ?)""")
-                .params(
-                        ids.next(),
-                        attempt.school(),
-                        attempt.id(),
-                        attempt.student(),
-                        Timestamp.from(clock.instant()),
-                        me.id(),
-                        JsonColumn.of(snapshot),
-                        hash(shown))
-                .update();
+        return new Object[] {
+            ids.next(),
+            attempt.school(),
+            attempt.id(),
+            attempt.student(),
+            Timestamp.from(clock.instant()),
+            me.id(),
+            JsonColumn.of(snapshot),
+            hash(shown)
+        };
     }
 
     /** The last result of each attempt of an assessment. */

@@ -26,6 +26,8 @@ import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.LedgerMark;
 import org.scholion.server.ledger.MarkView;
 import org.scholion.server.ledger.Regrading;
+import org.scholion.server.ledger.Seen;
+import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -35,11 +37,14 @@ import org.springframework.transaction.annotation.Transactional;
 /** Queries of students about their marks: they wait like any other pile, and may change a mark. */
 @Service
 public class Queries {
+    private static final int LONGEST = 4_000;
+
     private final Attempts attempts;
     private final Ledger ledger;
     private final Editions editions;
     private final Regrading regrading;
     private final Access access;
+    private final Seen seen;
     private final JdbcClient db;
     private final Clock clock;
 
@@ -49,6 +54,7 @@ public class Queries {
             Editions editions,
             Regrading regrading,
             Access access,
+            Seen seen,
             JdbcClient db,
             Clock clock) {
         this.attempts = attempts;
@@ -56,6 +62,7 @@ public class Queries {
         this.editions = editions;
         this.regrading = regrading;
         this.access = access;
+        this.seen = seen;
         this.db = db;
         this.clock = clock;
     }
@@ -76,14 +83,16 @@ public class Queries {
             String words,
             Instant askedAt,
             @Nullable String reply,
-            @Nullable Instant repliedAt) {}
+            @Nullable Instant repliedAt,
+            String saw) {}
 
     /**
      * A reply.
      *
      * @param points new points for the mark; null when it stays
+     * @param saw the mark that was seen; another one meanwhile is a conflict, and nothing is changed
      */
-    public record Reply(String words, @Nullable String points) {}
+    public record Reply(String words, @Nullable String points, String saw) {}
 
     private record Row(
             UUID id,
@@ -143,7 +152,8 @@ public class Queries {
                 q.words(),
                 q.askedAt(),
                 q.reply(),
-                q.repliedAt());
+                q.repliedAt(),
+                seen.mark(Objects.requireNonNull(marks.get(q.item()))));
     }
 
     /** What giving so many points instead would do. */
@@ -151,51 +161,70 @@ public class Queries {
     public EffectView preview(Me me, UUID query, Reply reply) {
         access.require(me, Access.Action.ANSWER_QUERY, query);
         Attempt attempt = attempt(query);
-        return regrading.previewMarks(attempt.assessment(), decision(me, query, attempt, reply));
+        Edition edition = editions.require(attempt.assessment());
+        return regrading.previewMarks(
+                attempt.assessment(), decision(me, edition, item(edition, itemOf(query)), attempt, reply));
     }
 
-    @Transactional
     public void reply(Me me, UUID query, Reply reply) {
         access.require(me, Access.Action.ANSWER_QUERY, query);
         if (reply.words().isBlank()) {
             throw Refused.invalid("words", "say a word to the student who asked");
         }
+        String words = Lengths.atMost("words", reply.words().strip(), LONGEST);
         Attempt attempt = attempt(query);
-        List<LedgerMark> decision = decision(me, query, attempt, reply);
-        int updated = db.sql(
-                        "update query set reply = ?, replied_by = ?, replied_at = ? where id = ? and replied_at is null")
-                .params(reply.words().strip(), me.id(), Timestamp.from(clock.instant()), query)
-                .update();
-        if (updated == 0) {
-            throw Refused.conflict("answered", "This query has been answered already.");
-        }
-        regrading.append(me, attempt.assessment(), decision);
+        String itemId = itemOf(query);
+        regrading.decide(me, attempt.assessment(), List.of(attempt.id()), () -> {
+            Edition edition = editions.require(attempt.assessment());
+            Item item = item(edition, itemId);
+            LedgerMark current =
+                    Objects.requireNonNull(ledger.currentOf(attempt.id()).get(itemId));
+            if (!seen.mark(current).equals(reply.saw())) {
+                throw Refused.overtaken(
+                        "This mark has moved meanwhile"
+                                + (current.personName() == null ? "" : ", by " + current.personName())
+                                + ". Your reply is still on your screen; look at the mark and send it again.",
+                        MarkView.of(item, current));
+            }
+            int updated = db.sql("""
+                            update query set reply = ?, replied_by = ?, replied_at = ?
+                            where id = ? and replied_at is null""")
+                    .params(words, me.id(), Timestamp.from(clock.instant()), query)
+                    .update();
+            if (updated == 0) {
+                throw Refused.conflict("answered", "This query has been answered already.");
+            }
+            return decision(me, edition, item, attempt, reply);
+        });
     }
 
-    private List<LedgerMark> decision(Me me, UUID query, Attempt attempt, Reply reply) {
-        if (reply.points() == null || reply.points().isBlank()) {
-            return List.of();
-        }
-        Edition edition = editions.require(attempt.assessment());
-        String itemId = db.sql("select item from query where id = ?")
+    private String itemOf(UUID query) {
+        return db.sql("select item from query where id = ?")
                 .param(query)
                 .query(String.class)
                 .single();
-        Item item = item(edition, itemId);
+    }
+
+    private List<LedgerMark> decision(Me me, Edition edition, Item item, Attempt attempt, Reply reply) {
+        if (reply.points() == null || reply.points().isBlank()) {
+            return List.of();
+        }
         Fraction points = Fraction.parse(reply.points().strip())
-                .filter(p -> p.abs().compareTo(item.points()) <= 0)
+                .filter(p -> p.signum() >= 0 && p.compareTo(item.points()) <= 0)
                 .orElseThrow(() -> Refused.invalid(
                         "points", "'" + reply.points() + "' is not a number from 0 to " + item.points()));
         Fraction credit = item.points().isZero() ? Fraction.ZERO : points.over(item.points());
-        return List.of(new LedgerMark(
+        Reason reason = Reason.of(Reason.Code.PERSON);
+        return List.of(LedgerMark.byPerson(
                 attempt.id(),
-                itemId,
+                item.id(),
                 Mark.scored(
                         credit,
-                        Reason.of(Reason.Code.PERSON).with("note", reply.words().strip())),
+                        reply.words().isBlank()
+                                ? reason
+                                : reason.with("note", reply.words().strip())),
                 edition.number(),
-                me.id(),
-                me.name(),
+                me,
                 null,
                 clock.instant()));
     }

@@ -3,7 +3,6 @@ package org.scholion.server.handback;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Told;
 import org.scholion.core.item.Item;
@@ -54,14 +53,25 @@ public class ResultPage {
     /** A message for whoever has at least this percent. */
     public record Message(String from, String text) {}
 
+    /** What all pages of an assessment have in common: it is asked once for all of them. */
+    record Common(Edition edition, String title, String course) {}
+
+    @Transactional(readOnly = true)
+    Common common(Edition edition) {
+        Assessments.Facts facts = assessments.facts(edition.assessmentId());
+        String course = db.sql("select title from course where id = ?")
+                .param(facts.course())
+                .query(String.class)
+                .single();
+        return new Common(edition, facts.title(), course);
+    }
+
     @Transactional(readOnly = true)
     public StudentResult of(Attempt attempt, Sees sees, List<Message> messages) {
-        Edition edition = editions.require(attempt.assessment());
-        Standings.Standing standing = standings.of(attempt.assessment()).get(attempt.id());
         return page(
-                edition,
+                common(editions.require(attempt.assessment())),
                 attempt,
-                Objects.requireNonNull(standing),
+                standings.ofAttempt(attempt),
                 attempts.responsesOf(attempt.id()),
                 ledger.currentOf(attempt.id()),
                 sees,
@@ -69,13 +79,14 @@ public class ResultPage {
     }
 
     StudentResult page(
-            Edition edition,
+            Common common,
             Attempt attempt,
             Standings.Standing standing,
             Map<String, JsonNode> responses,
             Map<String, LedgerMark> marks,
             Sees sees,
             List<Message> messages) {
+        Edition edition = common.edition();
         // Prompts stand as the student saw them; marks and keys as they are now.
         Edition seen = editions.numbered(attempt.assessment(), attempt.edition());
         List<StudentResult.ResultItem> items = new ArrayList<>();
@@ -88,15 +99,15 @@ public class ResultPage {
         }
         boolean score = sees.score();
         return new StudentResult(
-                assessments.facts(attempt.assessment()).title(),
-                course(attempt),
+                common.title(),
+                common.course(),
                 attempt.name(),
                 score ? standing.score() : null,
                 score ? standing.possible() : null,
                 score ? standing.percent() : null,
                 score ? standing.band() : null,
                 score ? standing.passed() : null,
-                standing.provisional(),
+                !standing.isFinal(),
                 message(standing.percent(), messages),
                 score ? awards(edition, standing) : List.of(),
                 items);
@@ -104,7 +115,7 @@ public class ResultPage {
 
     private static List<StudentResult.ResultAward> awards(Edition edition, Standings.Standing standing) {
         Fraction percent = standing.percent() == null ? null : Fraction.exactly(standing.percent());
-        return edition.awards(percent, standing.provisional()).stream()
+        return edition.awards(percent, !standing.isFinal()).stream()
                 .map(a -> new StudentResult.ResultAward(a.title(), a.words()))
                 .toList();
     }
@@ -162,12 +173,5 @@ public class ResultPage {
                 .max(java.util.Comparator.comparing(m -> Fraction.exactly(m.from())))
                 .map(Message::text)
                 .orElse("");
-    }
-
-    private String course(Attempt attempt) {
-        return db.sql("select c.title from course c join assessment a on a.course_id = c.id where a.id = ?")
-                .param(attempt.assessment())
-                .query(String.class)
-                .single();
     }
 }

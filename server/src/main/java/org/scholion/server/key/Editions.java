@@ -32,12 +32,16 @@ public class Editions {
     private final Clock clock;
     private final Cache<UUID, Edition> compiled =
             Caffeine.newBuilder().maximumSize(500).build();
+    private final Cache<Numbered, UUID> known =
+            Caffeine.newBuilder().maximumSize(5_000).build();
 
     Editions(JdbcClient db, Ids ids, Clock clock) {
         this.db = db;
         this.ids = ids;
         this.clock = clock;
     }
+
+    private record Numbered(UUID assessment, int number) {}
 
     /** A line of an assessment's history. */
     public record EditionLine(
@@ -46,7 +50,11 @@ public class Editions {
     /** An edition is asked for by assessment and number, or the latest. */
     @Transactional(readOnly = true)
     public Optional<Edition> latest(UUID assessment) {
-        return find("select id from edition where assessment_id = ? order by number desc limit 1", assessment);
+        return db.sql("select id from edition where assessment_id = ? order by number desc limit 1")
+                .param(assessment)
+                .query(UUID.class)
+                .optional()
+                .map(id -> compiled.get(id, this::load));
     }
 
     @Transactional(readOnly = true)
@@ -57,19 +65,18 @@ public class Editions {
 
     @Transactional(readOnly = true)
     public Edition numbered(UUID assessment, int number) {
-        return find("select id from edition where assessment_id = ? and number = ?", assessment, number)
-                .orElseThrow(Refused::notFound);
+        return compiled.get(idOf(assessment, number), this::load);
     }
 
-    private Optional<Edition> find(String sql, Object... params) {
-        return db.sql(sql).params(params).query(UUID.class).optional().map(id -> compiled.get(id, this::load));
-    }
-
+    /** Which id an edition has never changes, so that it is asked once. */
     public UUID idOf(UUID assessment, int number) {
-        return db.sql("select id from edition where assessment_id = ? and number = ?")
-                .params(assessment, number)
-                .query(UUID.class)
-                .single();
+        return known.get(
+                new Numbered(assessment, number),
+                n -> db.sql("select id from edition where assessment_id = ? and number = ?")
+                        .params(assessment, number)
+                        .query(UUID.class)
+                        .optional()
+                        .orElseThrow(Refused::notFound));
     }
 
     /** The edition that this one repeats, when it was made by going back; itself otherwise. */

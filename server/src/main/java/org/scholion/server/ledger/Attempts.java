@@ -4,6 +4,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,8 +13,6 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
 import org.scholion.core.item.Item;
-import org.scholion.formats.assessment.AnswerJson;
-import org.scholion.formats.json.Cursor;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Refused;
@@ -84,7 +83,8 @@ public class Attempts {
     /** Writes the responses of an attempt, once and for ever, and marks it as handed in; false when it already was. */
     @Transactional(propagation = Propagation.MANDATORY)
     public boolean handIn(Attempt attempt, Map<String, JsonNode> answers, Instant at) {
-        int updated = db.sql("update attempt set handed_in_at = ? where id = ? and handed_in_at is null")
+        int updated = db.sql(
+                        "update attempt set handed_in_at = ?, trouble = null, trouble_at = null where id = ? and handed_in_at is null")
                 .params(Timestamp.from(at), attempt.id())
                 .update();
         if (updated == 1) {
@@ -97,6 +97,17 @@ public class Attempts {
                     "insert into response (school_id, attempt_id, item, answer, at) values (?, ?, ?, ?, ?)", rows);
         }
         return updated == 1;
+    }
+
+    /** Keeps attempts to this transaction until it ends, always in the same order, so that nobody waits in a ring. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void hold(Collection<UUID> ids) {
+        if (!ids.isEmpty()) {
+            db.sql("select id from attempt where id in (:ids) order by id for update")
+                    .param("ids", ids)
+                    .query()
+                    .listOfRows();
+        }
     }
 
     /** Keeps the attempt to this transaction until it ends; true while it is not handed in. */
@@ -115,6 +126,17 @@ public class Attempts {
                 .query((row, n) -> attempt(row))
                 .optional()
                 .orElseThrow(Refused::notFound);
+    }
+
+    /** Some attempts, by family name. */
+    @Transactional(readOnly = true)
+    public List<Attempt> some(Collection<UUID> ids) {
+        return ids.isEmpty()
+                ? List.of()
+                : db.sql(SELECT + "where x.id in (:ids)" + ORDER)
+                        .param("ids", ids)
+                        .query((row, n) -> attempt(row))
+                        .list();
     }
 
     /** The attempts of an assessment, of one section where one is named, by family name. */
@@ -164,19 +186,22 @@ public class Attempts {
 
     @Transactional(readOnly = true)
     public Map<String, JsonNode> responsesOf(UUID attempt) {
-        Map<String, JsonNode> all = new LinkedHashMap<>();
-        db.sql("select item, answer from response where attempt_id = ?")
-                .param(attempt)
-                .query((ResultSet row) -> {
-                    all.put(row.getString(1), JsonColumn.read(row.getString(2)));
-                });
-        return all;
+        return responsesOf(List.of(attempt)).getOrDefault(attempt, Map.of());
+    }
+
+    /** What some attempts say, by attempt and item. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Map<String, JsonNode>> responsesOf(Collection<UUID> attempts) {
+        return attempts.isEmpty()
+                ? Map.of()
+                : byAttempt(db.sql(
+                                "select r.attempt_id, r.item, r.answer from response r where r.attempt_id in (:attempts)")
+                        .param("attempts", attempts));
     }
 
     /** A response as the item's kind understands it; one that is not there is none. */
     public static Answer answer(Item item, Map<String, JsonNode> responses) {
-        JsonNode node = responses.get(item.id());
-        return node == null ? Answer.NONE : AnswerJson.read(item, Cursor.at(node));
+        return Said.to(item, responses).answer();
     }
 
     private static Attempt attempt(ResultSet row) throws SQLException {

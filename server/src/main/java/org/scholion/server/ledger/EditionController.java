@@ -4,6 +4,7 @@ import java.util.UUID;
 import org.scholion.server.access.Access;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.key.Edition;
+import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -16,6 +17,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/assessments/{assessment}/editions")
 class EditionController {
+    private static final int LONGEST_WHY = 500;
+
     private final Regrading regrading;
     private final Assessments assessments;
     private final Access access;
@@ -26,36 +29,53 @@ class EditionController {
         this.access = access;
     }
 
-    record EditionChange(Object definition, String why) {}
+    /** @param edition the number of the edition that the change began from */
+    record EditionChange(Object definition, String why, int edition) {}
+
+    /** @param edition the number of the edition that is to be undone */
+    record EditionUndo(int edition) {}
 
     @PostMapping("/preview")
     EffectView preview(
             @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody EditionChange change) {
-        return regrading.preview(candidate(me, assessment, change));
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        Edition latest = regrading.requireLatest(assessment, change.edition());
+        return regrading.preview(making(assessment, change).from(latest).candidate());
     }
 
     @PostMapping
     EffectView make(@AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody EditionChange change) {
-        String why =
-                change.why().isBlank() ? "the key was changed" : change.why().strip();
-        return regrading.confirm(me, candidate(me, assessment, change), why, null);
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        return regrading.confirm(me, assessment, change.edition(), making(assessment, change), null);
+    }
+
+    private Regrading.Making making(UUID assessment, EditionChange change) {
+        String why = Lengths.atMost("why", change.why().strip(), LONGEST_WHY);
+        return latest -> new Regrading.Made(
+                Regrading.next(latest, assessments.whole(assessment, change.definition())),
+                why.isEmpty() ? "the key was changed" : why);
     }
 
     @PostMapping("/undo/preview")
-    EffectView undoPreview(@AuthenticationPrincipal Me me, @PathVariable UUID assessment) {
+    EffectView undoPreview(
+            @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody EditionUndo undo) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
-        return regrading.preview(regrading.undoing(assessment).candidate());
+        return regrading.preview(regrading
+                .undoing(regrading.requireLatest(assessment, undo.edition()))
+                .candidate());
     }
 
     @PostMapping("/undo")
-    EffectView undo(@AuthenticationPrincipal Me me, @PathVariable UUID assessment) {
+    EffectView undo(@AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody EditionUndo undo) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
-        Regrading.Undo undo = regrading.undoing(assessment);
-        return regrading.confirm(me, undo.candidate(), "back to edition " + undo.to(), undo.to());
-    }
-
-    private Edition candidate(Me me, UUID assessment, EditionChange change) {
-        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
-        return regrading.next(assessment, assessments.whole(assessment, change.definition()));
+        int to = regrading
+                .undoing(regrading.requireLatest(assessment, undo.edition()))
+                .to();
+        return regrading.confirm(
+                me,
+                assessment,
+                undo.edition(),
+                latest -> new Regrading.Made(regrading.undoing(latest).candidate(), "back to edition " + to),
+                to);
     }
 }

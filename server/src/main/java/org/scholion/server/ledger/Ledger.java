@@ -3,6 +3,8 @@ package org.scholion.server.ledger;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,8 +26,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** The ledger of marks: append only. The current mark of a response is its last one. */
 @Service
 public class Ledger {
-    private static final String FIELDS = " m.attempt_id, m.item, m.state, m.credit, m.reason, m.edition, m.person_id,"
-            + " m.reading, m.at, q.given || ' ' || q.family as person_name ";
+    private static final String FIELDS =
+            " m.attempt_id, m.item, m.seq, m.state, m.credit, m.reason, m.edition, m.person_id,"
+                    + " m.reading, m.at, q.given || ' ' || q.family as person_name ";
 
     /** The lateral join takes each attempt's last marks from the index instead of sorting the whole ledger. */
     private static final String CURRENT = "select" + FIELDS + """
@@ -44,26 +47,41 @@ public class Ledger {
         this.batch = batch;
     }
 
+    /** Appends marks; the same with their places in the ledger come back. The attempts are held by whoever appends. */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void append(UUID school, List<LedgerMark> marks) {
-        List<Object[]> rows = marks.stream()
-                .map(m -> new @Nullable Object[] {
-                    school,
-                    m.attempt(),
-                    m.item(),
-                    m.mark().state().name(),
-                    m.mark().credit().toExact(),
-                    JsonColumn.of(ReasonJson.write(m.mark().reason())),
-                    m.edition(),
-                    m.person(),
-                    m.reading() == null ? null : JsonColumn.of(m.reading()),
-                    Timestamp.from(m.at())
-                })
-                .toList();
+    public List<LedgerMark> append(UUID school, List<LedgerMark> marks) {
+        if (marks.isEmpty()) {
+            return marks;
+        }
+        List<Long> places = db.sql("select nextval('mark_seq') from generate_series(1, ?)")
+                .param(marks.size())
+                .query(Long.class)
+                .list();
+        List<LedgerMark> placed = new ArrayList<>();
+        for (int i = 0; i < marks.size(); i++) {
+            placed.add(marks.get(i).at(places.get(i)));
+        }
         batch.batchUpdate(
-                "insert into mark (school_id, attempt_id, item, state, credit, reason, edition, person_id, reading, at)"
-                        + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
-                rows);
+                "insert into mark (school_id, attempt_id, item, seq, state, credit, reason, edition, person_id, reading, at)"
+                        + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                placed.stream().map(m -> row(school, m)).toList());
+        return placed;
+    }
+
+    private static @Nullable Object[] row(UUID school, LedgerMark m) {
+        return new @Nullable Object[] {
+            school,
+            m.attempt(),
+            m.item(),
+            m.seq(),
+            m.mark().state().name(),
+            m.mark().credit().toExact(),
+            JsonColumn.of(ReasonJson.write(m.mark().reason())),
+            m.edition(),
+            m.person(),
+            m.reading() == null ? null : JsonColumn.of(m.reading()),
+            Timestamp.from(m.at())
+        };
     }
 
     /** The current marks of an assessment's attempts, by attempt and item. */
@@ -108,13 +126,20 @@ public class Ledger {
 
     @Transactional(readOnly = true)
     public Map<String, LedgerMark> currentOf(UUID attempt) {
-        return byAttempt(db.sql("select distinct on (m.item)" + FIELDS + """
-                        from mark m left join person q on q.id = m.person_id
-                        where m.attempt_id = ? order by m.item, m.seq desc""")
-                        .param(attempt)
+        return currentOf(List.of(attempt)).getOrDefault(attempt, Map.of());
+    }
+
+    /** The current marks of some attempts, by attempt and item. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Map<String, LedgerMark>> currentOf(Collection<UUID> attempts) {
+        return attempts.isEmpty()
+                ? Map.of()
+                : byAttempt(db.sql("select distinct on (m.attempt_id, m.item)" + FIELDS + """
+                                from mark m left join person q on q.id = m.person_id
+                                where m.attempt_id in (:attempts) order by m.attempt_id, m.item, m.seq desc""")
+                        .param("attempts", attempts)
                         .query((row, n) -> mark(row))
-                        .list())
-                .getOrDefault(attempt, Map.of());
+                        .list());
     }
 
     /** Every mark that a response ever had, the newest first. */
@@ -140,6 +165,7 @@ public class Ledger {
         return new LedgerMark(
                 row.getObject("attempt_id", UUID.class),
                 row.getString("item"),
+                row.getLong("seq"),
                 new Mark(
                         State.valueOf(row.getString("state")),
                         Fraction.exactly(row.getString("credit")),

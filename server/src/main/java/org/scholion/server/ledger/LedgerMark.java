@@ -6,23 +6,44 @@ import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.score.Mark;
+import org.scholion.server.platform.Me;
 import tools.jackson.databind.JsonNode;
 
 /**
  * A line of the ledger: a mark, and who or what decided it, when, under which edition.
  *
+ * @param seq its place in the ledger, by which a person says which mark they saw; 0 while it is not written
  * @param person null when a rule decided
  * @param reading what a reader chose, said and noted; null for marks of rules
  */
 public record LedgerMark(
         UUID attempt,
         String item,
+        long seq,
         Mark mark,
         int edition,
         @Nullable UUID person,
         @Nullable String personName,
         @Nullable JsonNode reading,
         Instant at) {
+
+    public static LedgerMark byRule(UUID attempt, String item, Mark mark, int edition, Instant at) {
+        return new LedgerMark(attempt, item, 0, mark, edition, null, null, null, at);
+    }
+
+    public static LedgerMark byPerson(
+            UUID attempt, String item, Mark mark, int edition, Me person, @Nullable JsonNode reading, Instant at) {
+        return new LedgerMark(attempt, item, 0, mark, edition, person.id(), person.name(), reading, at);
+    }
+
+    /** What was decided here, decided again: by the same person, under another edition, worth another mark. */
+    LedgerMark again(Mark other, int under, Instant when) {
+        return new LedgerMark(attempt, item, 0, other, under, person, personName, reading, when);
+    }
+
+    LedgerMark at(long place) {
+        return new LedgerMark(attempt, item, place, mark, edition, person, personName, reading, at);
+    }
 
     public boolean byPerson() {
         return person != null;

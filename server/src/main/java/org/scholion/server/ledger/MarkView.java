@@ -23,7 +23,7 @@ public record MarkView(
         String because,
         @Nullable String who,
         int edition,
-        Instant at,
+        @Nullable Instant at,
         @Nullable Boolean mastered) {
 
     /** Who decided. */
@@ -31,6 +31,11 @@ public record MarkView(
         RULE,
         PERSON,
         NOBODY
+    }
+
+    /** The same without its time, for where the time would tell whose it is. */
+    public MarkView withoutTime() {
+        return new MarkView(state, points, of, by, because, who, edition, null, mastered);
     }
 
     public static MarkView of(Item item, LedgerMark m) {

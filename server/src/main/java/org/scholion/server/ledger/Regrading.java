@@ -3,6 +3,7 @@ package org.scholion.server.ledger;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -10,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.effect.Effect;
 import org.scholion.core.item.Item;
@@ -72,10 +74,36 @@ public class Regrading {
         return compare(candidate).effect();
     }
 
-    /** Makes the candidate the latest edition and the marks follow it. */
-    @Transactional
-    public EffectView confirm(Me me, Edition candidate, String why, @Nullable Integer undoes) {
-        turns.take(candidate.assessmentId());
+    /** A new edition and why it is made. */
+    public record Made(Edition candidate, String why) {}
+
+    /** What is made of the latest edition when the turn has come. */
+    public interface Making {
+        Made from(Edition latest);
+    }
+
+    /**
+     * Makes a new edition of the latest one, and the marks follow it.
+     *
+     * @param base the number of the edition that the change began from
+     * @throws Refused when another edition was made since: nothing of anybody's is overwritten unseen
+     */
+    public EffectView confirm(Me me, UUID assessment, int base, Making making, @Nullable Integer undoes) {
+        return turns.whole(assessment, () -> {
+            Made made = making.from(requireLatest(assessment, base));
+            return write(me, made.candidate(), made.why(), undoes);
+        });
+    }
+
+    /** Makes a new edition of the latest one, whichever it is. */
+    public EffectView confirmOnLatest(Me me, UUID assessment, Making making) {
+        return turns.whole(assessment, () -> {
+            Made made = making.from(editions.require(assessment));
+            return write(me, made.candidate(), made.why(), null);
+        });
+    }
+
+    private EffectView write(Me me, Edition candidate, String why, @Nullable Integer undoes) {
         Compared comparison = compare(candidate);
         editions.add(me, candidate, why, undoes);
         assessments.follow(me, candidate.assessmentId(), candidate.definition());
@@ -83,6 +111,20 @@ public class Regrading {
         standings.refresh(candidate.assessmentId());
         events.say("assessment:" + candidate.assessmentId());
         return comparison.effect();
+    }
+
+    /** The latest edition, if it is the one that somebody began from. */
+    @Transactional(readOnly = true)
+    public Edition requireLatest(UUID assessment, int base) {
+        Edition latest = editions.require(assessment);
+        if (latest.number() != base) {
+            throw Refused.conflict(
+                    "changed-meanwhile",
+                    "The key has changed meanwhile: edition " + latest.number()
+                            + " is the latest now. Nothing of yours or"
+                            + " theirs was overwritten; look at both and confirm again.");
+        }
+        return latest;
     }
 
     /**
@@ -95,8 +137,8 @@ public class Regrading {
 
     /** What undoing the latest edition would be; undoing again goes one step further back. */
     @Transactional(readOnly = true)
-    public Undo undoing(UUID assessment) {
-        Edition latest = editions.require(assessment);
+    public Undo undoing(Edition latest) {
+        UUID assessment = latest.assessmentId();
         int back = editions.standsFor(assessment, latest.number()) - 1;
         if (back < 1) {
             throw Refused.conflict("nothing-to-undo", "There is no earlier edition to go back to.");
@@ -107,20 +149,13 @@ public class Regrading {
     }
 
     /** The next edition with this definition; the rulings made so far stay. */
-    @Transactional(readOnly = true)
-    public Edition next(UUID assessment, JsonNode definition) {
-        Edition latest = editions.require(assessment);
-        return Edition.compile(assessment, latest.number() + 1, definition, latest.rulings());
+    public static Edition next(Edition latest, JsonNode definition) {
+        return Edition.compile(latest.assessmentId(), latest.number() + 1, definition, latest.rulings());
     }
 
     private Compared compare(Edition candidate) {
         UUID assessment = candidate.assessmentId();
         Edition latest = editions.require(assessment);
-        if (candidate.number() != latest.number() + 1) {
-            throw Refused.conflict(
-                    "changed-meanwhile",
-                    "The key has changed meanwhile. Look at the effect again; nothing was changed.");
-        }
         List<Attempt> in = attempts.in(assessment, null);
         Map<UUID, Map<String, Mark>> before = ledger.credits(assessment);
         List<LedgerMark> moved = moved(candidate, in, changed(latest, candidate));
@@ -189,9 +224,9 @@ public class Regrading {
                     Rereading.under(item, was, candidate.number(), now).ifPresent(moved::add);
                     continue;
                 }
-                Mark mark = candidate.scorer(item).score(Attempts.answer(item, said));
+                Mark mark = Said.to(item, said).markedBy(candidate, item);
                 if (was == null || !mark.equals(was.mark())) {
-                    moved.add(new LedgerMark(attempt.id(), item.id(), mark, candidate.number(), null, null, null, now));
+                    moved.add(LedgerMark.byRule(attempt.id(), item.id(), mark, candidate.number(), now));
                 }
             }
         }
@@ -219,12 +254,15 @@ public class Regrading {
         return named;
     }
 
-    /** What the mark of single attempts would do: a person's decisions, compared in the same way. */
+    /** What marks of single attempts would do: a person's decisions, compared in the same way. */
     @Transactional(readOnly = true)
     public EffectView previewMarks(UUID assessment, List<LedgerMark> decisions) {
         Edition edition = editions.require(assessment);
-        List<Attempt> in = attempts.in(assessment, null);
-        Map<UUID, Map<String, Mark>> before = Standings.plain(ledger.current(assessment));
+        Set<UUID> own = attemptsOf(decisions);
+        // Only a curve that looks at the whole sitting can move anybody else.
+        boolean all = edition.assessment().grading().looksAtTheSitting();
+        List<Attempt> in = (all ? attempts.in(assessment, null) : attempts.some(own));
+        Map<UUID, Map<String, Mark>> before = all ? ledger.credits(assessment) : Standings.plain(ledger.currentOf(own));
         Map<UUID, Map<String, Mark>> after = new HashMap<>();
         before.forEach((attempt, marks) -> after.put(attempt, new HashMap<>(marks)));
         decisions.forEach(
@@ -232,21 +270,26 @@ public class Regrading {
         return effect(edition, edition, in, before, after, decisions.size());
     }
 
-    /** Appends a person's decisions about single attempts. */
-    @Transactional
-    public EffectView confirmMarks(Me me, UUID assessment, List<LedgerMark> decisions) {
-        turns.take(assessment);
-        EffectView effect = previewMarks(assessment, decisions);
-        append(me, assessment, decisions);
-        return effect;
+    private static Set<UUID> attemptsOf(List<LedgerMark> decisions) {
+        Set<UUID> own = new HashSet<>();
+        decisions.forEach(d -> own.add(d.attempt()));
+        return own;
     }
 
-    /** Appends decisions whose effect nobody has asked to see. */
-    @Transactional
-    public void append(Me me, UUID assessment, List<LedgerMark> decisions) {
-        turns.take(assessment);
-        ledger.append(me.school(), decisions);
-        standings.refresh(assessment);
-        events.say("assessment:" + assessment);
+    /**
+     * A person's decisions about single attempts: it costs these attempts only.
+     *
+     * @param about the attempts that are held while it is decided
+     * @param deciding makes the marks, once nobody else can move those that were seen
+     */
+    public List<LedgerMark> decide(
+            Me me, UUID assessment, Collection<UUID> about, Supplier<List<LedgerMark>> deciding) {
+        return turns.shared(assessment, () -> {
+            attempts.hold(about);
+            List<LedgerMark> written = ledger.append(me.school(), deciding.get());
+            standings.refresh(assessment, attemptsOf(written));
+            events.say("assessment:" + assessment);
+            return written;
+        });
     }
 }

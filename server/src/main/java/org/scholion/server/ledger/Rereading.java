@@ -29,9 +29,6 @@ final class Rereading {
             return Optional.empty();
         }
         Mark mark = new Reading(levels, null).under(open).markOf(open);
-        return mark.equals(was.mark())
-                ? Optional.empty()
-                : Optional.of(new LedgerMark(
-                        was.attempt(), was.item(), mark, edition, was.person(), was.personName(), was.reading(), at));
+        return mark.equals(was.mark()) ? Optional.empty() : Optional.of(was.again(mark, edition, at));
     }
 }

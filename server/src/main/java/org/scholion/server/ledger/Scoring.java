@@ -3,9 +3,11 @@ package org.scholion.server.ledger;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
-import org.scholion.core.answer.Answer;
+import java.util.UUID;
+import java.util.function.Supplier;
 import org.scholion.core.item.Item;
 import org.scholion.core.score.Mark;
 import org.scholion.server.key.Edition;
@@ -44,16 +46,24 @@ public class Scoring {
         this.clock = clock;
     }
 
-    @Transactional(propagation = Propagation.MANDATORY)
-    public void handIn(Attempt attempt, Map<String, JsonNode> answers) {
-        handInOnly(attempt, answers, clock.instant());
-        finish(attempt);
+    /**
+     * Hands in what an attempt says, in a turn and a transaction of its own: it costs its own attempt only.
+     *
+     * @param answers read once the attempt is held, so that an answer acknowledged a moment ago is among them
+     */
+    public void handIn(Attempt attempt, Supplier<Map<String, JsonNode>> answers) {
+        turns.shared(attempt.assessment(), () -> {
+            if (attempts.hold(attempt.id())) {
+                handInOnly(attempt, answers.get(), clock.instant());
+                finish(attempt.assessment(), List.of(attempt.id()));
+            }
+            return attempt;
+        });
     }
 
     /** Keeps and scores without bringing the standings up to date: for many attempts at once, before {@link #finish}. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void handInOnly(Attempt attempt, Map<String, JsonNode> answers, Instant at) {
-        turns.take(attempt.assessment());
         if (attempts.handIn(attempt, answers, at)) {
             Edition edition = editions.require(attempt.assessment());
             ledger.append(attempt.school(), marks(edition, attempt, answers, at));
@@ -61,19 +71,18 @@ public class Scoring {
     }
 
     @Transactional(propagation = Propagation.MANDATORY)
-    public void finish(Attempt attempt) {
-        standings.refresh(attempt.assessment());
-        events.say("assessment:" + attempt.assessment());
+    public void finish(UUID assessment, Collection<UUID> taken) {
+        standings.refresh(assessment, taken);
+        events.say("assessment:" + assessment);
     }
 
     private static List<LedgerMark> marks(Edition edition, Attempt attempt, Map<String, JsonNode> answers, Instant at) {
         List<LedgerMark> marks = new ArrayList<>();
         for (Item item : edition.items()) {
-            Answer answer = Attempts.answer(item, answers);
             Mark mark = attempt.leftOut().contains(item.id())
                     ? Mark.EXCUSED
-                    : edition.scorer(item).score(answer);
-            marks.add(new LedgerMark(attempt.id(), item.id(), mark, edition.number(), null, null, null, at));
+                    : Said.to(item, answers).markedBy(edition, item);
+            marks.add(LedgerMark.byRule(attempt.id(), item.id(), mark, edition.number(), at));
         }
         return marks;
     }

@@ -5,6 +5,7 @@ import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -17,6 +18,7 @@ import org.scholion.core.number.Fraction;
 import org.scholion.core.reason.Reason;
 import org.scholion.core.score.Mark;
 import org.scholion.core.total.AttemptTotal;
+import org.scholion.core.total.Grading;
 import org.scholion.core.total.Outcome;
 import org.scholion.core.total.Outcomes;
 import org.scholion.core.total.TotalReason;
@@ -56,7 +58,9 @@ public class Standings {
     /**
      * What an attempt stands at, as it is stored and shown.
      *
-     * @param percent rounded as the assessment says, with its decimals; null when nothing was possible
+     * @param percent rounded as the assessment says, with its decimals; null when nothing was possible, and while it
+     *     waits for the curve
+     * @param awaitsCurve a curve that looks at the whole sitting is still to be computed
      */
     public record Standing(
             UUID attempt,
@@ -65,7 +69,13 @@ public class Standings {
             @Nullable String percent,
             @Nullable String band,
             @Nullable Boolean passed,
-            boolean provisional) {
+            boolean provisional,
+            boolean awaitsCurve) {
+
+        /** Everything is decided and computed. */
+        public boolean isFinal() {
+            return !provisional && !awaitsCurve;
+        }
 
         static Standing of(UUID attempt, Outcome o, int digits) {
             return new Standing(
@@ -75,7 +85,13 @@ public class Standings {
                     o.percent() == null ? null : o.percent().toFixed(digits),
                     o.band() == null ? null : o.band().label(),
                     o.passed(),
-                    o.total().provisional());
+                    o.total().provisional(),
+                    false);
+        }
+
+        /** As it stands until the curve is computed. */
+        Standing beforeTheCurve() {
+            return new Standing(attempt, score, possible, null, null, null, provisional, true);
         }
     }
 
@@ -132,30 +148,57 @@ public class Standings {
         return plain;
     }
 
-    /** Makes the standings of an assessment again from responses and ledger. */
+    /** Makes the standings of a whole assessment again, in a turn of the whole: a curve sees every attempt. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void refresh(UUID assessment) {
         Edition edition = editions.require(assessment);
         List<Attempt> in = attempts.in(assessment, null);
-        Map<UUID, Outcome> outcomes = outcomes(edition, in, plain(ledger.current(assessment)));
+        Map<UUID, Outcome> outcomes = outcomes(edition, in, ledger.credits(assessment));
         int digits = edition.assessment().grading().percentDigits();
-        List<Object[]> rows = in.stream()
-                .map(a -> row(a, Objects.requireNonNull(outcomes.get(a.id())), digits))
-                .toList();
-        batch.batchUpdate("""
-                insert into standing (school_id, attempt_id, score, possible, percent, band, passed, provisional, counted, at)
-                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
-                on conflict (school_id, attempt_id) do update set score = excluded.score, possible = excluded.possible,
-                  percent = excluded.percent, band = excluded.band, passed = excluded.passed,
-                  provisional = excluded.provisional, counted = excluded.counted, at = excluded.at
-                where (standing.score, standing.possible, standing.percent, standing.band, standing.passed,
-                       standing.provisional, standing.counted)
-                  is distinct from (excluded.score, excluded.possible, excluded.percent, excluded.band, excluded.passed,
-                       excluded.provisional, excluded.counted)""", rows);
+        write(in.stream()
+                .map(a -> {
+                    Outcome o = Objects.requireNonNull(outcomes.get(a.id()));
+                    return row(a, o, Standing.of(a.id(), o, digits));
+                })
+                .toList());
     }
 
-    private @Nullable Object[] row(Attempt a, Outcome o, int digits) {
-        Standing s = Standing.of(a.id(), o, digits);
+    /**
+     * Makes the standings of these attempts again, which the transaction holds; the others stay as they are. A curve that
+     * looks at the whole sitting is left to be computed afterwards.
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void refresh(UUID assessment, Collection<UUID> changed) {
+        Edition edition = editions.require(assessment);
+        List<Attempt> own =
+                attempts.some(changed).stream().filter(Attempt::isIn).toList();
+        Map<UUID, Outcome> outcomes = outcomes(edition, own, plain(ledger.currentOf(changed)));
+        Grading grading = edition.assessment().grading();
+        write(own.stream()
+                .map(a -> {
+                    Outcome o = Objects.requireNonNull(outcomes.get(a.id()));
+                    Standing s = Standing.of(a.id(), o, grading.percentDigits());
+                    return row(a, o, grading.looksAtTheSitting() ? s.beforeTheCurve() : s);
+                })
+                .toList());
+    }
+
+    private void write(List<@Nullable Object[]> rows) {
+        batch.batchUpdate("""
+                insert into standing (school_id, attempt_id, score, possible, percent, band, passed, provisional,
+                                      awaits_curve, counted, at)
+                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+                on conflict (school_id, attempt_id) do update set score = excluded.score, possible = excluded.possible,
+                  percent = excluded.percent, band = excluded.band, passed = excluded.passed,
+                  provisional = excluded.provisional, awaits_curve = excluded.awaits_curve, counted = excluded.counted,
+                  at = excluded.at
+                where (standing.score, standing.possible, standing.percent, standing.band, standing.passed,
+                       standing.provisional, standing.awaits_curve, standing.counted)
+                  is distinct from (excluded.score, excluded.possible, excluded.percent, excluded.band, excluded.passed,
+                       excluded.provisional, excluded.awaits_curve, excluded.counted)""", rows);
+    }
+
+    private @Nullable Object[] row(Attempt a, Outcome o, Standing s) {
         ArrayNode counted = JsonNodeFactory.instance.arrayNode();
         o.total().counted().forEach(c -> counted.add(c == null ? null : c.toExact()));
         return new @Nullable Object[] {
@@ -167,9 +210,36 @@ public class Standings {
             s.band(),
             s.passed(),
             s.provisional(),
+            s.awaitsCurve(),
             JsonColumn.of(counted),
             Timestamp.from(clock.instant())
         };
+    }
+
+    /** The assessments of which a standing waits for its curve. */
+    @Transactional(readOnly = true)
+    public List<UUID> awaitingCurves() {
+        return db.sql("""
+                        select distinct x.assessment_id from standing s join attempt x on x.id = s.attempt_id
+                        where s.awaits_curve""").query(UUID.class).list();
+    }
+
+    /** What one attempt stands at; computed where nothing is stored yet. */
+    @Transactional(readOnly = true)
+    public Standing ofAttempt(Attempt attempt) {
+        return db.sql("select * from standing where attempt_id = ?")
+                .param(attempt.id())
+                .query((row, n) -> read(row))
+                .optional()
+                .orElseGet(() -> {
+                    Edition edition = editions.require(attempt.assessment());
+                    Outcome outcome = Objects.requireNonNull(
+                            outcomes(edition, List.of(attempt), plain(ledger.currentOf(List.of(attempt.id()))))
+                                    .get(attempt.id()));
+                    Grading grading = edition.assessment().grading();
+                    Standing s = Standing.of(attempt.id(), outcome, grading.percentDigits());
+                    return grading.looksAtTheSitting() ? s.beforeTheCurve() : s;
+                });
     }
 
     @Transactional(readOnly = true)
@@ -180,6 +250,20 @@ public class Standings {
                 .query((row, n) -> read(row))
                 .list()
                 .forEach(s -> all.put(s.attempt(), s));
+        return all;
+    }
+
+    /** What some attempts stand at. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Standing> of(Collection<UUID> some) {
+        Map<UUID, Standing> all = new HashMap<>();
+        if (!some.isEmpty()) {
+            db.sql("select * from standing where attempt_id in (:attempts)")
+                    .param("attempts", some)
+                    .query((row, n) -> read(row))
+                    .list()
+                    .forEach(s -> all.put(s.attempt(), s));
+        }
         return all;
     }
 
@@ -195,9 +279,11 @@ public class Standings {
             Map<UUID, Standing> stored = of(assessment);
             int digits = edition.assessment().grading().percentDigits();
             outcomes(edition, in, plain(ledger.current(assessment))).forEach((attempt, outcome) -> {
+                Standing kept = stored.get(attempt);
                 Standing again = Standing.of(attempt, outcome, digits);
-                if (!again.equals(stored.get(attempt))) {
-                    found.add("attempt " + attempt + ": stored " + stored.get(attempt) + ", recomputed " + again);
+                Standing expected = kept != null && kept.awaitsCurve() ? again.beforeTheCurve() : again;
+                if (!expected.equals(kept)) {
+                    found.add("attempt " + attempt + ": stored " + kept + ", recomputed " + expected);
                 }
             });
         }
@@ -213,6 +299,7 @@ public class Standings {
                 row.getString("percent"),
                 row.getString("band"),
                 row.getObject("passed", Boolean.class),
-                row.getBoolean("provisional"));
+                row.getBoolean("provisional"),
+                row.getBoolean("awaits_curve"));
     }
 }

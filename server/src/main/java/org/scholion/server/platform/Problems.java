@@ -26,7 +26,11 @@ class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ProblemDetail refused(Refused e) {
-        return problem(e.status(), e.code(), String.valueOf(e.getMessage()), e.places());
+        ProblemDetail problem = problem(e.status(), e.code(), String.valueOf(e.getMessage()), e.places());
+        if (e.theirs() != null) {
+            problem.setProperty("theirs", e.theirs());
+        }
+        return problem;
     }
 
     @ExceptionHandler

@@ -1,6 +1,7 @@
 package org.scholion.server.platform;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.scholion.formats.json.Fault;
 import org.springframework.http.HttpStatus;
 
@@ -11,12 +12,18 @@ public class Refused extends RuntimeException {
     private final HttpStatus status;
     private final String code;
     private final transient List<Fault> places;
+    private final transient @Nullable Object theirs;
 
     public Refused(HttpStatus status, String code, String message, List<Fault> places) {
+        this(status, code, message, places, null);
+    }
+
+    private Refused(HttpStatus status, String code, String message, List<Fault> places, @Nullable Object theirs) {
         super(message);
         this.status = status;
         this.code = code;
         this.places = List.copyOf(places);
+        this.theirs = theirs;
     }
 
     /** Not there, or not theirs to see: the two look alike from outside. */
@@ -27,6 +34,11 @@ public class Refused extends RuntimeException {
 
     public static Refused conflict(String code, String message) {
         return new Refused(HttpStatus.CONFLICT, code, message, List.of());
+    }
+
+    /** Somebody else's change came first; both are to be shown. */
+    public static Refused overtaken(String message, Object theirs) {
+        return new Refused(HttpStatus.CONFLICT, "changed-meanwhile", message, List.of(), theirs);
     }
 
     /** The input is wrong at one place. */
@@ -47,6 +59,11 @@ public class Refused extends RuntimeException {
 
     public String code() {
         return code;
+    }
+
+    /** What somebody else did meanwhile, as it is shown; null where nobody did. */
+    public @Nullable Object theirs() {
+        return theirs;
     }
 
     public List<Fault> places() {

@@ -22,7 +22,7 @@ final class Unreadable {
         if (cause instanceof InvalidFormatException e) {
             return Refused.invalid(path(e), "'" + shortened(e.getValue()) + "' is nothing that is expected here");
         }
-        if (cause instanceof MismatchedInputException e) {
+        if (cause instanceof MismatchedInputException e && !e.getPath().isEmpty()) {
             return Refused.invalid(path(e), "is missing, or is not what is expected here");
         }
         String where = cause instanceof StreamReadException e && e.getLocation() != null

@@ -32,22 +32,26 @@ class ReadController {
         return readings.of(me, assessment, section, item, names);
     }
 
-    @PutMapping("/attempts/{attempt}/readings/{item}")
+    /** @param answer its own name, as the list of answers gives it */
+    @PutMapping("/assessments/{assessment}/readings/{item}/{answer}")
     Readings.ReadAnswer save(
             @AuthenticationPrincipal Me me,
-            @PathVariable UUID attempt,
+            @PathVariable UUID assessment,
             @PathVariable String item,
+            @PathVariable UUID answer,
             @RequestParam(defaultValue = "false") boolean names,
             @RequestBody Readings.ReadingChange change) {
-        return readings.save(me, attempt, item, change, names);
+        return readings.save(me, assessment, answer, item, change, names);
     }
 
-    @PostMapping("/attempts/{attempt}/readings/{item}/undo")
+    @PostMapping("/assessments/{assessment}/readings/{item}/{answer}/undo")
     Readings.ReadAnswer undo(
             @AuthenticationPrincipal Me me,
-            @PathVariable UUID attempt,
+            @PathVariable UUID assessment,
             @PathVariable String item,
-            @RequestParam(defaultValue = "false") boolean names) {
-        return readings.undo(me, attempt, item, names);
+            @PathVariable UUID answer,
+            @RequestParam(defaultValue = "false") boolean names,
+            @RequestBody Readings.ReadingUndo undo) {
+        return readings.undo(me, assessment, answer, item, undo, names);
     }
 }

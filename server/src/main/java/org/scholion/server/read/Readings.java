@@ -27,9 +27,12 @@ import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.LedgerMark;
 import org.scholion.server.ledger.MarkView;
 import org.scholion.server.ledger.Regrading;
+import org.scholion.server.ledger.Seen;
 import org.scholion.server.platform.JsonColumn;
+import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
+import org.scholion.server.platform.Veil;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -37,19 +40,33 @@ import tools.jackson.databind.JsonNode;
 /** Reading open answers: by question, with or without names, every step kept in the ledger. */
 @Service
 public class Readings {
+    private static final int LONGEST_COMMENT = 10_000;
+
     private final Attempts attempts;
     private final Ledger ledger;
     private final Editions editions;
     private final Regrading regrading;
     private final Access access;
+    private final Seen seen;
+    private final Veil veil;
     private final Clock clock;
 
-    Readings(Attempts attempts, Ledger ledger, Editions editions, Regrading regrading, Access access, Clock clock) {
+    Readings(
+            Attempts attempts,
+            Ledger ledger,
+            Editions editions,
+            Regrading regrading,
+            Access access,
+            Seen seen,
+            Veil veil,
+            Clock clock) {
         this.attempts = attempts;
         this.ledger = ledger;
         this.editions = editions;
         this.regrading = regrading;
         this.access = access;
+        this.seen = seen;
+        this.veil = veil;
         this.clock = clock;
     }
 
@@ -72,11 +89,13 @@ public class Readings {
     /**
      * An answer to be read.
      *
+     * @param answer the answer's own name, which says nothing about who wrote it while names are hidden
      * @param name who wrote it; null when names are hidden
+     * @param saw which mark this is; it goes back with what is decided
      * @param held laid aside by the reader
      */
     public record ReadAnswer(
-            UUID attempt,
+            UUID answer,
             @Nullable String name,
             String text,
             int words,
@@ -85,14 +104,27 @@ public class Readings {
             @Nullable String points,
             String comment,
             String note,
-            boolean held) {}
+            boolean held,
+            String saw) {}
 
     public record ReadView(
             List<OpenQuestion> questions, @Nullable String item, List<ReadAnswer> answers) {}
 
-    /** What a reader chose and says. */
+    /**
+     * What a reader chose and says.
+     *
+     * @param saw the mark that the reader saw; another one meanwhile is a conflict, and nothing is lost
+     */
     public record ReadingChange(
-            Map<String, String> levels, @Nullable String points, String comment, String note, boolean hold) {}
+            Map<String, String> levels,
+            @Nullable String points,
+            String comment,
+            String note,
+            boolean hold,
+            String saw) {}
+
+    /** Taking back the last reading, if it is the one that was seen. */
+    public record ReadingUndo(String saw) {}
 
     @Transactional(readOnly = true)
     public ReadView of(Me me, UUID assessment, @Nullable UUID section, @Nullable String item, boolean names) {
@@ -111,7 +143,7 @@ public class Readings {
         OpenItem wanted =
                 open.stream().filter(o -> o.id().equals(item)).findFirst().orElse(null);
         for (OpenItem one : open) {
-            List<ReadAnswer> answers = answers(edition, one, in, responses, current, names);
+            List<ReadAnswer> answers = answers(me, one, in, responses, current, names);
             int unread = (int) answers.stream().filter(Readings::isUnread).count();
             questions.add(question(edition, one, unread, answers.size()));
             // Without a choice the first question with something unread is shown.
@@ -161,8 +193,8 @@ public class Readings {
                         .toList());
     }
 
-    private static List<ReadAnswer> answers(
-            Edition edition,
+    private List<ReadAnswer> answers(
+            Me me,
             OpenItem item,
             List<Attempt> in,
             Map<UUID, Map<String, JsonNode>> responses,
@@ -173,49 +205,94 @@ public class Readings {
             Answer answer = Attempts.answer(item, responses.getOrDefault(attempt.id(), Map.of()));
             LedgerMark mark = current.getOrDefault(attempt.id(), Map.of()).get(item.id());
             if (!answer.isBlank() && mark != null) {
-                all.add(view(item, attempt, answer, mark, names));
+                all.add(view(me, item, attempt, answer, mark, names));
             }
         }
         if (!names) {
             // An order that says nothing about who wrote it and stays the same from visit to visit.
-            all.sort(Comparator.comparing(
-                    a -> Long.reverse(a.attempt().getLeastSignificantBits() * 0x9E3779B97F4A7C15L)));
+            all.sort(Comparator.comparing(ReadAnswer::answer));
         }
         return all;
     }
 
-    private static ReadAnswer view(OpenItem item, Attempt attempt, Answer answer, LedgerMark m, boolean names) {
+    private ReadAnswer view(Me me, OpenItem item, Attempt attempt, Answer answer, LedgerMark m, boolean names) {
         JsonNode reading = m.reading() == null ? JsonColumn.node(Map.of()) : m.reading();
+        MarkView mark = MarkView.of(item, m);
         return new ReadAnswer(
-                attempt.id(),
+                names ? attempt.id() : veil.covered(place(me, item.id()), attempt.id()),
                 names ? attempt.name() : null,
                 answer.shown(),
                 WordRuns.of(answer.shown()).size(),
-                MarkView.of(item, m),
+                // When it was handed in tells who wrote it, beside a list of who handed in when.
+                names || m.byPerson() ? mark : mark.withoutTime(),
                 new Reading(m.levels(), null).under(item).levels(),
                 reading.hasNonNull("points") ? reading.get("points").stringValue() : null,
                 m.comment(),
                 reading.path("note").asString(""),
-                reading.path("held").asBoolean(false));
+                reading.path("held").asBoolean(false),
+                seen.mark(m));
     }
 
-    @Transactional
-    public ReadAnswer save(Me me, UUID attemptId, String itemId, ReadingChange change, boolean names) {
-        access.require(me, Access.Action.WORK_ON_ATTEMPT, attemptId);
-        Attempt attempt = attempts.require(attemptId);
-        Edition edition = editions.require(attempt.assessment());
-        OpenItem item = open(edition, itemId);
-        LedgerMark mark = new LedgerMark(
-                attemptId,
+    private static String place(Me me, String item) {
+        return "read/" + me.id() + "/" + item;
+    }
+
+    /** The attempt that an answer is of; where names are hidden, its own name is turned back. */
+    private Attempt attempt(Me me, UUID assessment, UUID answer, String item, boolean names) {
+        UUID id = names ? answer : veil.uncovered(place(me, item), answer);
+        access.require(me, Access.Action.WORK_ON_ATTEMPT, id);
+        Attempt attempt = attempts.require(id);
+        if (!attempt.assessment().equals(assessment)) {
+            throw Refused.notFound();
+        }
+        return attempt;
+    }
+
+    public ReadAnswer save(Me me, UUID assessment, UUID answer, String itemId, ReadingChange change, boolean names) {
+        Attempt attempt = attempt(me, assessment, answer, itemId, names);
+        return decide(
+                me,
+                attempt,
                 itemId,
-                mark(item, change),
-                edition.number(),
-                me.id(),
-                me.name(),
-                JsonColumn.node(kept(change)),
-                clock.instant());
-        regrading.append(me, attempt.assessment(), List.of(mark));
-        return view(item, attempt, answer(edition, item, attemptId), mark, names);
+                change.saw(),
+                names,
+                (edition, item) -> LedgerMark.byPerson(
+                        attempt.id(),
+                        itemId,
+                        mark(item, change),
+                        edition.number(),
+                        me,
+                        JsonColumn.node(kept(change)),
+                        clock.instant()));
+    }
+
+    private interface Deciding {
+        LedgerMark under(Edition edition, OpenItem item);
+    }
+
+    /** One decision about one answer, if the mark that was seen is still the current one. */
+    private ReadAnswer decide(Me me, Attempt attempt, String itemId, String saw, boolean names, Deciding deciding) {
+        Map<String, JsonNode> responses = attempts.responsesOf(attempt.id());
+        OpenItem[] item = new OpenItem[1];
+        LedgerMark written = regrading
+                .decide(me, attempt.assessment(), List.of(attempt.id()), () -> {
+                    Edition edition = editions.require(attempt.assessment());
+                    item[0] = open(edition, itemId);
+                    LedgerMark current = Objects.requireNonNull(
+                            ledger.currentOf(attempt.id()).get(itemId));
+                    if (!seen.mark(current).equals(saw)) {
+                        ReadAnswer theirs =
+                                view(me, item[0], attempt, Attempts.answer(item[0], responses), current, names);
+                        throw Refused.overtaken(
+                                "This answer was read meanwhile"
+                                        + (current.personName() == null ? "" : " by " + current.personName())
+                                        + ". Both readings are here; nothing was overwritten.",
+                                theirs);
+                    }
+                    return List.of(deciding.under(edition, item[0]));
+                })
+                .get(0);
+        return view(me, item[0], attempt, Attempts.answer(item[0], responses), written, names);
     }
 
     private static Mark mark(OpenItem item, ReadingChange change) {
@@ -226,8 +303,8 @@ public class Readings {
                 ? null
                 : Fraction.parse(change.points().strip())
                         .orElseThrow(() -> Refused.invalid("points", "'" + change.points() + "' is not a number"));
-        if (points != null && points.signum() < 0) {
-            throw Refused.invalid("points", "points are not below 0");
+        if (points != null && (points.signum() < 0 || points.compareTo(item.points()) > 0)) {
+            throw Refused.invalid("points", "points lie from 0 to " + item.points());
         }
         return new Reading(change.levels(), item.rubric() == null ? points : null).markOf(item);
     }
@@ -238,39 +315,32 @@ public class Readings {
         if (change.points() != null) {
             kept.put("points", change.points());
         }
-        kept.put("comment", change.comment());
-        kept.put("note", change.note());
+        kept.put("comment", Lengths.atMost("comment", change.comment(), LONGEST_COMMENT));
+        kept.put("note", Lengths.atMost("note", change.note(), LONGEST_COMMENT));
         kept.put("held", change.hold());
         return kept;
     }
 
     /** Goes back to what the answer had before its last mark; nothing is taken out of the ledger. */
-    @Transactional
-    public ReadAnswer undo(Me me, UUID attemptId, String itemId, boolean names) {
-        access.require(me, Access.Action.WORK_ON_ATTEMPT, attemptId);
-        Attempt attempt = attempts.require(attemptId);
-        Edition edition = editions.require(attempt.assessment());
-        OpenItem item = open(edition, itemId);
-        List<LedgerMark> history = ledger.history(attemptId, itemId);
-        if (history.size() < 2) {
-            throw Refused.conflict("nothing-to-undo", "This answer has not been read yet.");
-        }
-        LedgerMark before = history.get(1);
-        LedgerMark again = new LedgerMark(
-                attemptId,
-                itemId,
-                before.mark(),
-                edition.number(),
-                before.person(),
-                before.personName(),
-                before.reading(),
-                clock.instant());
-        regrading.append(me, attempt.assessment(), List.of(again));
-        return view(item, attempt, answer(edition, item, attemptId), again, names);
-    }
-
-    private Answer answer(Edition edition, OpenItem item, UUID attempt) {
-        return Attempts.answer(item, attempts.responsesOf(attempt));
+    public ReadAnswer undo(Me me, UUID assessment, UUID answer, String itemId, ReadingUndo undo, boolean names) {
+        Attempt attempt = attempt(me, assessment, answer, itemId, names);
+        return decide(me, attempt, itemId, undo.saw(), names, (edition, item) -> {
+            List<LedgerMark> history = ledger.history(attempt.id(), itemId);
+            if (history.size() < 2) {
+                throw Refused.conflict("nothing-to-undo", "This answer has not been read yet.");
+            }
+            LedgerMark before = history.get(1);
+            return new LedgerMark(
+                    attempt.id(),
+                    itemId,
+                    0,
+                    before.mark(),
+                    edition.number(),
+                    before.person(),
+                    before.personName(),
+                    before.reading(),
+                    clock.instant());
+        });
     }
 
     private static OpenItem open(Edition edition, String itemId) {

@@ -1,11 +1,12 @@
 package org.scholion.server.settle;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.scholion.core.answer.Answer;
 import org.scholion.core.answer.Told;
 import org.scholion.core.item.Item;
 import org.scholion.core.reason.Words;
@@ -19,6 +20,8 @@ import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;
 import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.LedgerMark;
+import org.scholion.server.ledger.Said;
+import org.scholion.server.ledger.Seen;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -29,11 +32,13 @@ class Doubts {
     private final Attempts attempts;
     private final Ledger ledger;
     private final Editions editions;
+    private final Seen seen;
 
-    Doubts(Attempts attempts, Ledger ledger, Editions editions) {
+    Doubts(Attempts attempts, Ledger ledger, Editions editions, Seen seen) {
         this.attempts = attempts;
         this.ledger = ledger;
         this.editions = editions;
+        this.seen = seen;
     }
 
     /**
@@ -44,6 +49,8 @@ class Doubts {
      * @param near what it is like, in words
      * @param like the listed answers that it is like, the likeliest first
      * @param phrase a listed text that the answer holds, for "any answer with this in it"
+     * @param byHand the key cannot learn it: it answers the question as it was before it changed
+     * @param saw which marks these are; they go back with the decision
      */
     record DoubtGroup(
             String form,
@@ -52,7 +59,9 @@ class Doubts {
             String because,
             String near,
             @Nullable String phrase,
-            List<Likeness> like) {}
+            List<Likeness> like,
+            boolean byHand,
+            List<String> saw) {}
 
     /** The doubts of one question. */
     record QuestionDoubts(
@@ -69,7 +78,7 @@ class Doubts {
     record DoubtsView(int doubts, int edition, List<QuestionDoubts> questions) {}
 
     /** An attempt with its answer to one item. */
-    record Waiting(Attempt attempt, Answer answer, LedgerMark mark) {}
+    record Waiting(Attempt attempt, Said said, LedgerMark mark) {}
 
     @Transactional(readOnly = true)
     DoubtsView of(UUID assessment, @Nullable UUID section) {
@@ -83,7 +92,7 @@ class Doubts {
         List<QuestionDoubts> questions = new ArrayList<>();
         int doubts = 0;
         for (Item item : edition.items()) {
-            List<Waiting> all = said(edition, item, in, responses, current);
+            List<Waiting> all = said(item, in, responses, current);
             List<Waiting> waiting = all.stream()
                     .filter(w -> w.mark().mark().state() == State.SETTLE)
                     .toList();
@@ -95,42 +104,50 @@ class Doubts {
         return new DoubtsView(doubts, edition.number(), questions);
     }
 
-    /** The attempts whose answer to this item has this form and waits. */
-    List<Waiting> waiting(Edition edition, Item item, String form, @Nullable UUID section) {
+    /** The attempts whose answer to this item has this form, decided or not. */
+    @Transactional(readOnly = true)
+    List<Waiting> ofForm(Edition edition, Item item, String form, @Nullable UUID section) {
         UUID assessment = edition.assessmentId();
+        Set<String> only = Set.of(item.id());
         return said(
-                        edition,
                         item,
                         attempts.in(assessment, section),
-                        attempts.responses(assessment),
-                        ledger.current(assessment))
+                        attempts.responses(assessment, only),
+                        ledger.current(assessment, only))
                 .stream()
-                .filter(w -> edition.scorer(item).form(w.answer()).equals(form))
+                .filter(w -> w.said().form(edition, item).equals(form))
                 .toList();
     }
 
     private static List<Waiting> said(
-            Edition edition,
             Item item,
             List<Attempt> in,
             Map<UUID, Map<String, JsonNode>> responses,
             Map<UUID, Map<String, LedgerMark>> current) {
         List<Waiting> all = new ArrayList<>();
         for (Attempt attempt : in) {
-            Answer answer = Attempts.answer(item, responses.getOrDefault(attempt.id(), Map.of()));
+            Said said = Said.to(item, responses.getOrDefault(attempt.id(), Map.of()));
             LedgerMark mark = current.getOrDefault(attempt.id(), Map.of()).get(item.id());
-            if (!answer.isBlank() && mark != null) {
-                all.add(new Waiting(attempt, answer, mark));
+            if (!said.isBlank() && mark != null) {
+                all.add(new Waiting(attempt, said, mark));
             }
         }
         return all;
     }
 
-    private static QuestionDoubts question(Edition edition, Item item, int answers, List<Waiting> waiting) {
-        List<DoubtGroup> groups =
-                org.scholion.core.score.Doubts.of(item, edition.scorer(item), waiting, Waiting::answer).stream()
+    private QuestionDoubts question(Edition edition, Item item, int answers, List<Waiting> waiting) {
+        List<Waiting> understood =
+                waiting.stream().filter(w -> !w.said().outgrown()).toList();
+        List<DoubtGroup> groups = new ArrayList<>(
+                org.scholion.core.score.Doubts.of(
+                                item,
+                                edition.scorer(item),
+                                understood,
+                                w -> w.said().answer())
+                        .stream()
                         .map(g -> group(item, g))
-                        .toList();
+                        .toList());
+        groups.addAll(outgrown(edition, item, waiting));
         return new QuestionDoubts(
                 item.id(),
                 edition.numberOf(item.id()),
@@ -143,18 +160,57 @@ class Doubts {
                 groups);
     }
 
-    private static DoubtGroup group(Item item, Group<Waiting> group) {
+    /** Answers to the question as it was: equal ones together, told in the words in which it was asked. */
+    private List<DoubtGroup> outgrown(Edition edition, Item item, List<Waiting> waiting) {
+        Map<String, List<Waiting>> byForm = new LinkedHashMap<>();
+        waiting.stream()
+                .filter(w -> w.said().outgrown())
+                .forEach(w -> byForm.computeIfAbsent(w.said().form(edition, item), f -> new ArrayList<>())
+                        .add(w));
+        return byForm.entrySet().stream()
+                .map(e -> {
+                    Waiting first = e.getValue().get(0);
+                    Item asSeen = editions.numbered(
+                                    edition.assessmentId(), first.attempt().edition())
+                            .assessment()
+                            .item(item.id())
+                            .orElse(null);
+                    return new DoubtGroup(
+                            e.getKey(),
+                            first.said().told(item, asSeen),
+                            names(e.getValue()),
+                            Words.english(first.mark().mark().reason()),
+                            "answers the question as it was before it changed",
+                            null,
+                            List.of(),
+                            true,
+                            seen.marks(marks(e.getValue())));
+                })
+                .toList();
+    }
+
+    static List<LedgerMark> marks(List<Waiting> waiting) {
+        return waiting.stream().map(Waiting::mark).toList();
+    }
+
+    private static List<String> names(List<Waiting> waiting) {
+        return waiting.stream().map(w -> w.attempt().name()).toList();
+    }
+
+    private DoubtGroup group(Item item, Group<Waiting> group) {
         Waiting first = group.waiting().get(0);
         Likeness like = group.like().stream().findFirst().orElse(null);
         return new DoubtGroup(
                 group.form(),
-                Told.in(item, first.answer()),
-                group.waiting().stream().map(w -> w.attempt().name()).toList(),
+                Told.in(item, first.said().answer()),
+                names(group.waiting()),
                 Words.english(first.mark().mark().reason()),
                 like == null
                         ? "nothing near"
                         : (like.holds() || like.apart() ? "holds" : "near") + " “" + like.listed() + "”",
                 like != null && like.holds() ? like.listed() : null,
-                group.like());
+                group.like(),
+                false,
+                seen.marks(marks(group.waiting())));
     }
 }

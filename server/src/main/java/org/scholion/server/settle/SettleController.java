@@ -43,7 +43,7 @@ class SettleController {
     }
 
     @PostMapping
-    EffectView settle(
+    Settling.Decided settle(
             @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody Settling.Decision decision) {
         return settling.settle(me, assessment, decision);
     }

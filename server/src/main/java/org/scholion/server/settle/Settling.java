@@ -2,7 +2,9 @@ package org.scholion.server.settle;
 
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Told;
@@ -17,7 +19,11 @@ import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.EffectView;
 import org.scholion.server.ledger.LedgerMark;
+import org.scholion.server.ledger.MarkView;
 import org.scholion.server.ledger.Regrading;
+import org.scholion.server.ledger.Said;
+import org.scholion.server.ledger.Seen;
+import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.stereotype.Service;
@@ -29,17 +35,21 @@ import tools.jackson.databind.node.ObjectNode;
 /** Decides about a group of equal answers: the key learns it, or single marks are given by hand. */
 @Service
 public class Settling {
+    private static final int LONGEST_NOTE = 2_000;
+
     private final Doubts doubts;
     private final Editions editions;
     private final Regrading regrading;
     private final Access access;
+    private final Seen seen;
     private final Clock clock;
 
-    Settling(Doubts doubts, Editions editions, Regrading regrading, Access access, Clock clock) {
+    Settling(Doubts doubts, Editions editions, Regrading regrading, Access access, Seen seen, Clock clock) {
         this.doubts = doubts;
         this.editions = editions;
         this.regrading = regrading;
         this.access = access;
+        this.seen = seen;
         this.clock = clock;
     }
 
@@ -60,6 +70,8 @@ public class Settling {
      * @param credit the share of the points, such as {@code 1}, {@code 1/2} or {@code 0}
      * @param phrase for {@link Reach#HOLDS}
      * @param note a word to those who wrote it
+     * @param section whose students are meant by {@link Reach#THESE}
+     * @param saw the marks that the decision was made on; other ones meanwhile are a conflict, and nothing is changed
      */
     public record Decision(
             String item,
@@ -68,16 +80,28 @@ public class Settling {
             Reach reach,
             @Nullable String phrase,
             @Nullable String note,
-            @Nullable UUID section) {}
+            @Nullable UUID section,
+            List<String> saw) {}
+
+    /**
+     * What was decided.
+     *
+     * @param edition the edition that it made, by which it can be undone; null when the key stays as it is
+     * @param saw the marks that were made by hand, by which they can be taken back
+     */
+    public record Decided(EffectView effect, @Nullable Integer edition, List<String> saw) {}
+
+    /** What a colleague has decided meanwhile about some of the same answers. */
+    public record Theirs(String student, MarkView mark) {}
 
     /** A group of equal answers that waits. */
-    public record Open(String item, String form) {}
+    public record Open(String item, String form, List<String> saw) {}
 
     /** Every group that waits, in the order of the paper. */
     @Transactional(readOnly = true)
     public List<Open> open(UUID assessment) {
         return doubts.of(assessment, null).questions().stream()
-                .flatMap(q -> q.groups().stream().map(g -> new Open(q.item(), g.form())))
+                .flatMap(q -> q.groups().stream().map(g -> new Open(q.item(), g.form(), g.saw())))
                 .toList();
     }
 
@@ -85,41 +109,102 @@ public class Settling {
     public EffectView preview(Me me, UUID assessment, Decision decision) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         Edition edition = editions.require(assessment);
-        return decision.reach() == Reach.THESE
-                ? regrading.previewMarks(assessment, byHand(me, edition, decision))
+        return isByHand(decision)
+                ? regrading.previewMarks(assessment, byHand(me, edition, decision, group(edition, decision)))
                 : regrading.preview(candidate(edition, decision));
     }
 
-    @Transactional
-    public EffectView settle(Me me, UUID assessment, Decision decision) {
+    /** What the key cannot learn is decided for those who gave it. */
+    private static boolean isByHand(Decision decision) {
+        return decision.reach() == Reach.THESE || decision.form().startsWith(Said.OUTGROWN);
+    }
+
+    public Decided settle(Me me, UUID assessment, Decision decision) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
-        Edition edition = editions.require(assessment);
-        if (decision.reach() == Reach.THESE) {
-            return regrading.confirmMarks(me, assessment, byHand(me, edition, decision));
+        if (isByHand(decision)) {
+            return byHand(me, assessment, decision);
         }
-        String why = "question " + edition.numberOf(decision.item()) + " learned “" + shown(edition, decision) + "”";
-        return regrading.confirm(me, candidate(edition, decision), why, null);
+        int[] number = new int[1];
+        EffectView effect = regrading.confirmOnLatest(me, assessment, latest -> {
+            requireSeen(latest, decision, doubts.ofForm(latest, item(latest, decision), decision.form(), null));
+            number[0] = latest.number() + 1;
+            return new Regrading.Made(
+                    candidate(latest, decision),
+                    "question " + latest.numberOf(decision.item()) + " learned “" + shown(latest, decision) + "”");
+        });
+        return new Decided(effect, number[0], List.of());
+    }
+
+    private Decided byHand(Me me, UUID assessment, Decision decision) {
+        EffectView[] effect = new EffectView[1];
+        List<LedgerMark> written = decide(me, assessment, decision, (edition, waiting) -> {
+            List<LedgerMark> marks = byHand(me, edition, decision, waiting);
+            effect[0] = regrading.previewMarks(assessment, marks);
+            return marks;
+        });
+        return new Decided(effect[0], null, seen.marks(written));
+    }
+
+    private interface Marking {
+        List<LedgerMark> of(Edition edition, List<Doubts.Waiting> seen);
+    }
+
+    /** Makes marks for those whose marks were seen, while nobody else can move them. */
+    private List<LedgerMark> decide(Me me, UUID assessment, Decision decision, Marking marking) {
+        List<UUID> about = group(editions.require(assessment), decision).stream()
+                .map(w -> w.attempt().id())
+                .toList();
+        return regrading.decide(me, assessment, about, () -> {
+            Edition edition = editions.require(assessment);
+            List<Doubts.Waiting> all =
+                    doubts.ofForm(edition, item(edition, decision), decision.form(), decision.section());
+            requireSeen(edition, decision, all);
+            return marking.of(
+                    edition,
+                    all.stream()
+                            .filter(w -> decision.saw().contains(seen.mark(w.mark())))
+                            .toList());
+        });
+    }
+
+    private void requireSeen(Edition edition, Decision decision, List<Doubts.Waiting> now) {
+        Set<String> current = new HashSet<>(seen.marks(Doubts.marks(now)));
+        if (decision.saw().isEmpty() || !current.containsAll(decision.saw())) {
+            Item item = item(edition, decision);
+            List<Theirs> theirs = now.stream()
+                    .filter(w -> !decision.saw().contains(seen.mark(w.mark())))
+                    .map(w -> new Theirs(w.attempt().name(), MarkView.of(item, w.mark())))
+                    .toList();
+            throw Refused.overtaken(
+                    "These answers were decided meanwhile. Yours was not saved, so that nothing is decided twice; look"
+                            + " at both.",
+                    theirs);
+        }
+    }
+
+    private List<Doubts.Waiting> group(Edition edition, Decision decision) {
+        return doubts.ofForm(edition, item(edition, decision), decision.form(), decision.section());
     }
 
     /** Takes back a decision that was made for single attempts: the rules of the key decide again. */
-    @Transactional
     public EffectView takeBack(Me me, UUID assessment, Decision decision) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
-        Edition edition = editions.require(assessment);
-        Item item = item(edition, decision);
-        List<LedgerMark> again = doubts.waiting(edition, item, decision.form(), decision.section()).stream()
-                .filter(w -> w.mark().byPerson())
-                .map(w -> new LedgerMark(
-                        w.attempt().id(),
-                        item.id(),
-                        edition.scorer(item).score(w.answer()),
-                        edition.number(),
-                        null,
-                        null,
-                        null,
-                        clock.instant()))
-                .toList();
-        return regrading.confirmMarks(me, assessment, again);
+        EffectView[] effect = new EffectView[1];
+        decide(me, assessment, decision, (edition, decided) -> {
+            Item item = item(edition, decision);
+            List<LedgerMark> again = decided.stream()
+                    .filter(w -> w.mark().byPerson())
+                    .map(w -> LedgerMark.byRule(
+                            w.attempt().id(),
+                            item.id(),
+                            w.said().markedBy(edition, item),
+                            edition.number(),
+                            clock.instant()))
+                    .toList();
+            effect[0] = regrading.previewMarks(assessment, again);
+            return again;
+        });
+        return effect[0];
     }
 
     private Edition candidate(Edition edition, Decision decision) {
@@ -170,23 +255,23 @@ public class Settling {
         return item.get(name) instanceof ArrayNode list ? list : item.putArray(name);
     }
 
-    private List<LedgerMark> byHand(Me me, Edition edition, Decision decision) {
+    private List<LedgerMark> byHand(Me me, Edition edition, Decision decision, List<Doubts.Waiting> waiting) {
         Item item = item(edition, decision);
         Reason plain = Reason.of(Reason.Code.PERSON);
         Reason reason = note(decision) == null ? plain : plain.with("note", String.valueOf(note(decision)));
         Mark mark = Mark.scored(credit(decision), reason);
-        return doubts.waiting(edition, item, decision.form(), decision.section()).stream()
-                .map(w -> new LedgerMark(
-                        w.attempt().id(), item.id(), mark, edition.number(), me.id(), me.name(), null, clock.instant()))
+        return waiting.stream()
+                .map(w -> LedgerMark.byPerson(
+                        w.attempt().id(), item.id(), mark, edition.number(), me, null, clock.instant()))
                 .toList();
     }
 
     /** The answer as the first of the group gave it. */
     private String shown(Edition edition, Decision decision) {
         Item item = item(edition, decision);
-        return doubts.waiting(edition, item, decision.form(), null).stream()
+        return doubts.ofForm(edition, item, decision.form(), null).stream()
                 .findFirst()
-                .map(w -> Told.in(item, w.answer()).strip())
+                .map(w -> Told.in(item, w.said().answer()).strip())
                 .orElseThrow(() -> Refused.conflict("no-such-answer", "Nobody has given this answer any more."));
     }
 
@@ -207,6 +292,6 @@ public class Settling {
     private static @Nullable String note(Decision decision) {
         return decision.note() == null || decision.note().isBlank()
                 ? null
-                : decision.note().strip();
+                : Lengths.atMost("note", decision.note().strip(), LONGEST_NOTE);
     }
 }

@@ -137,6 +137,71 @@ public final class Lesson {
         return teacher.get(path("")).ok().get("title").stringValue();
     }
 
+    /** A change of the key that is given out, made from the latest edition. */
+    public Map<String, Object> change(JsonNode definition, String why) {
+        return Map.of("definition", plain(definition), "why", why, "edition", edition());
+    }
+
+    public int edition() {
+        return teacher.get(path("/key")).ok().get("edition").intValue();
+    }
+
+    public Visitor.Reply undo() {
+        return teacher.post(path("/editions/undo"), Map.of("edition", edition()));
+    }
+
+    /** A decision about a group of equal answers, made on the marks that they have now. */
+    public Map<String, Object> decision(String item, String form, String credit, String reach) {
+        Map<String, Object> decision = new HashMap<>();
+        decision.put("item", item);
+        decision.put("form", form);
+        decision.put("credit", credit);
+        decision.put("reach", reach);
+        decision.put("saw", saw(item, form, ""));
+        return decision;
+    }
+
+    public Object saw(String item, String form, String section) {
+        for (JsonNode question : teacher.get(path("/doubts" + section)).ok().get("questions")) {
+            for (JsonNode group : question.get("groups")) {
+                if (question.get("item").stringValue().equals(item)
+                        && group.get("form").stringValue().equals(form)) {
+                    return plain(group.get("saw"));
+                }
+            }
+        }
+        return List.of("nothing of the kind");
+    }
+
+    /** The answer of a student to an open question, as a reader sees it with names shown. */
+    public JsonNode answerOf(String name, String item) {
+        for (JsonNode answer :
+                teacher.get(path("/readings?names=true&item=" + item)).ok().get("answers")) {
+            if (answer.get("name").stringValue().equals(name)) {
+                return answer;
+            }
+        }
+        throw new AssertionError(name + " has not answered " + item);
+    }
+
+    /** Reads an answer as it is seen now. */
+    public Visitor.Reply reads(String name, String item, Map<String, Object> reading) {
+        JsonNode answer = answerOf(name, item);
+        Map<String, Object> body = new HashMap<>(reading);
+        body.put("saw", answer.get("saw").stringValue());
+        return teacher.put(reading(answer, item, ""), body);
+    }
+
+    public Visitor.Reply undoesReading(String name, String item) {
+        JsonNode answer = answerOf(name, item);
+        return teacher.post(
+                reading(answer, item, "/undo"), Map.of("saw", answer.get("saw").stringValue()));
+    }
+
+    public String reading(JsonNode answer, String item, String way) {
+        return path("/readings/" + item + "/" + answer.get("answer").stringValue() + way + "?names=true");
+    }
+
     /** The attempt of a student who sits; of one who has not begun, begun now. */
     public String attempt(String name) {
         return attempts.computeIfAbsent(name, n -> begin(school.as(n)));

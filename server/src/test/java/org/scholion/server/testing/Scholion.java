@@ -21,7 +21,7 @@ public final class Scholion implements ParameterResolver {
         private final ConfigurableApplicationContext context;
 
         Running() {
-            context = new SpringApplicationBuilder(ScholionApplication.class)
+            context = new SpringApplicationBuilder(ScholionApplication.class, Counting.class)
                     .registerShutdownHook(false)
                     .run(
                             "--server.port=0",

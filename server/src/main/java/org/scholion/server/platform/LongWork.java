@@ -1,0 +1,24 @@
+package org.scholion.server.platform;
+
+import java.util.UUID;
+import tools.jackson.databind.JsonNode;
+
+/** Work of a kind that takes too long for one request. It is done in steps, and goes on where it was after a crash. */
+public interface LongWork {
+    String kind();
+
+    /**
+     * Does the next step.
+     *
+     * @param done how much was done by the steps before
+     * @return how much is done now; the whole of it ends the work
+     * @throws Refused when it cannot go on; its words are what is told
+     */
+    int step(Order order, int done);
+
+    /** What is to be done to what, by whom. */
+    record Order(UUID person, UUID object, int total, JsonNode input) {}
+
+    /** What is said once everything is done. */
+    String said(Order order);
+}

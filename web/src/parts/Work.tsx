@@ -1,0 +1,58 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useRef } from "react";
+import { api, ok, type Schemas } from "../api/client";
+import { t } from "../text";
+import { stretch } from "../text/figures";
+import { Note } from "./Sheet";
+
+/** Long work in the background: how far it is, how long it still takes, and what came of it. */
+export function Work({ id }: { id: string }) {
+  const client = useQueryClient();
+  const query = useQuery({
+    queryKey: ["job", id],
+    queryFn: () => ok(api.GET("/api/jobs/{job}", { params: { path: { job: id } } })),
+    refetchInterval: (q) => (q.state.data?.state === "RUNNING" || !q.state.data ? 500 : false),
+  });
+  const began = useRef({ at: Date.now(), done: query.data?.done ?? 0 });
+  const job = query.data;
+  const ended = job !== undefined && job.state !== "RUNNING";
+  const object = job?.object;
+  useEffect(() => {
+    if (ended && object) {
+      void client.invalidateQueries({ queryKey: ["assessment", object] });
+      void client.invalidateQueries({ queryKey: ["desk"] });
+    }
+  }, [ended, object, client]);
+  if (!job) {
+    return null;
+  }
+  return (
+    <div role="status" className="mt-3">
+      <Note by={job.state === "STOPPED" ? "waiting" : "person"}>
+        {job.state === "RUNNING" ? <Bar job={job} began={began.current} /> : job.said}
+      </Note>
+    </div>
+  );
+}
+
+function Bar({ job, began }: { job: Schemas["JobView"]; began: { at: number; done: number } }) {
+  const pace = (Date.now() - began.at) / Math.max(1, job.done - began.done);
+  const left = ((job.total - job.done) * pace) / 1000;
+  return (
+    <>
+      <progress
+        className="w-full"
+        value={job.done}
+        max={job.total}
+        aria-label={t("{{done}} of {{total}} done", { done: job.done, total: job.total })}
+      />
+      <p className="text-small">
+        {t("{{done}} of {{total}} done", { done: job.done, total: job.total })}
+        {job.done > began.done && ` · ${t("{{left}} left", { left: stretch(left) })}`}
+      </p>
+      <p className="text-small text-soft">
+        {t("You can leave this page; it goes on and is told on the Desk.")}
+      </p>
+    </>
+  );
+}
