@@ -1,5 +1,6 @@
 package org.scholion.server.collect;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.util.HashSet;
 import java.util.List;
@@ -78,9 +79,9 @@ class CollectController {
 
     /** A stream that says when something of this assessment has changed; what it is now is read as usual. */
     @GetMapping(value = "/assessments/{assessment}/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter live(@AuthenticationPrincipal Me me, @PathVariable UUID assessment) {
+    SseEmitter live(@AuthenticationPrincipal Me me, @PathVariable UUID assessment, HttpServletRequest request) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
-        return events.watch("assessment:" + assessment);
+        return events.watch(me, request, "assessment:" + assessment);
     }
 
     @PostMapping(value = "/assessments/{assessment}/bring-in/preview", consumes = "multipart/form-data")

@@ -12,6 +12,7 @@ import org.scholion.server.course.Courses;
 import org.scholion.server.course.Rosters;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.person.People;
+import org.scholion.server.person.Schools;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
@@ -27,6 +28,7 @@ import tools.jackson.databind.JsonNode;
 class DemoSchool {
     static final String PASSWORD = "saltmarsh";
 
+    private final Schools schools;
     private final People people;
     private final Courses courses;
     private final Rosters rosters;
@@ -37,6 +39,7 @@ class DemoSchool {
     private final Ids ids;
 
     DemoSchool(
+            Schools schools,
             People people,
             Courses courses,
             Rosters rosters,
@@ -45,6 +48,7 @@ class DemoSchool {
             PasswordEncoder passwords,
             JdbcClient db,
             Ids ids) {
+        this.schools = schools;
         this.people = people;
         this.courses = courses;
         this.rosters = rosters;
@@ -67,14 +71,12 @@ class DemoSchool {
     }
 
     boolean isThere() {
-        return db.sql("select count(*) from school").query(Integer.class).single() > 0;
+        return schools.isThereAny();
     }
 
     School found() {
         UUID school = ids.next();
-        db.sql("insert into school (id, name, zone) values (?, 'Saltmarsh Harbour School', 'Europe/London')")
-                .param(school)
-                .update();
+        schools.add(school, "Saltmarsh Harbour School", "Europe/London", true);
         // One hash for everybody: the demo's password is no secret, and a hash takes a while.
         String hash = java.util.Objects.requireNonNull(passwords.encode(PASSWORD));
         Me aud = teacher(school, "Aud", "Meller", hash);

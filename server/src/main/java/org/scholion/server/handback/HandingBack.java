@@ -244,6 +244,7 @@ public class HandingBack {
     @Transactional(readOnly = true)
     public StudentResult preview(Me me, UUID attemptId, Preview wanted) {
         access.require(me, Access.Action.WORK_ON_ATTEMPT, attemptId);
+        check(wanted.messages());
         return page.of(requireIn(attemptId), wanted.sees(), wanted.messages());
     }
 
@@ -254,12 +255,7 @@ public class HandingBack {
         if (ids.isEmpty()) {
             throw Refused.invalid("attempts", "choose at least one student");
         }
-        wanted.messages().forEach(m -> {
-            Lengths.atMost("messages", m.text(), LONGEST_MESSAGE);
-            if (Fraction.parse(m.from()).isEmpty()) {
-                throw Refused.invalid("messages", "'" + m.from() + "' is no percent");
-            }
-        });
+        check(wanted.messages());
         requireOwn(assessment, ids);
         int edition = editions.require(assessment).number();
         if (ids.size() > AT_ONCE) {
@@ -269,6 +265,15 @@ public class HandingBack {
             return new HandedBack(ids.size(), 0, job);
         }
         return new HandedBack(ids.size(), some(me, assessment, ids, wanted, edition), null);
+    }
+
+    private static void check(List<ResultPage.Message> messages) {
+        messages.forEach(m -> {
+            Lengths.atMost("messages", m.text(), LONGEST_MESSAGE);
+            if (Fraction.parse(m.from()).isEmpty()) {
+                throw Refused.invalid("messages", "'" + m.from() + "' is no percent");
+            }
+        });
     }
 
     private void requireOwn(UUID assessment, List<UUID> ids) {

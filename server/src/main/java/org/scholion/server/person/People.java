@@ -1,5 +1,6 @@
 package org.scholion.server.person;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -8,7 +9,11 @@ import org.jspecify.annotations.Nullable;
 import org.scholion.server.access.Access;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Refused;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.query.Param;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -18,13 +23,17 @@ import org.springframework.transaction.annotation.Transactional;
 public class People {
     private final Repository repository;
     private final PasswordEncoder passwords;
+    private final SignedIn signedIn;
     private final Access access;
+    private final JdbcClient db;
     private final Ids ids;
 
-    People(Repository repository, PasswordEncoder passwords, Access access, Ids ids) {
+    People(Repository repository, PasswordEncoder passwords, SignedIn signedIn, Access access, JdbcClient db, Ids ids) {
         this.repository = repository;
         this.passwords = passwords;
+        this.signedIn = signedIn;
         this.access = access;
+        this.db = db;
         this.ids = ids;
     }
 
@@ -34,6 +43,9 @@ public class People {
         Optional<Person> findBySchoolAndNumber(UUID school, String number);
 
         List<Person> findBySchoolOrderByFamilyAscGivenAsc(UUID school);
+
+        @Query("select p from Person p join School s on s.id = p.school where p.id = :id and s.madeUp")
+        Optional<Person> findMadeUp(@Param("id") UUID id);
     }
 
     /** What is needed to make somebody known; without a password nobody can sign in as them until one is set. */
@@ -54,6 +66,31 @@ public class People {
             @Nullable String number,
             @Nullable String email) {}
 
+    /** Somebody of the made-up school, as the sign-in page lists them. */
+    public record DemoPerson(UUID id, Me.Role role, String name, String about) {}
+
+    @Transactional(readOnly = true)
+    List<DemoPerson> madeUp() {
+        return db.sql("""
+                        select p.id, p.role, p.given || ' ' || p.family as name,
+                               coalesce(string_agg(s.name, ', ' order by s.name), '') as about
+                        from person p join school o on o.id = p.school_id and o.made_up
+                        left join enrolment e on e.student_id = p.id
+                        left join section s on s.id = e.section_id or s.teacher_id = p.id
+                        group by p.id order by p.role desc, min(s.name), p.family, p.given""")
+                .query((row, n) -> new DemoPerson(
+                        row.getObject("id", UUID.class),
+                        Me.Role.valueOf(row.getString("role")),
+                        row.getString("name"),
+                        row.getString("about")))
+                .list();
+    }
+
+    @Transactional(readOnly = true)
+    Optional<Me> madeUp(UUID person) {
+        return repository.findMadeUp(person).map(Person::me);
+    }
+
     @Transactional
     public Me add(UUID school, NewPerson who, @Nullable String passwordHash) {
         Person person = new Person();
@@ -65,7 +102,7 @@ public class People {
         person.number = who.number();
         person.email = who.email();
         person.username = who.username().toLowerCase(Locale.ROOT);
-        person.password = passwordHash == null ? "{noop}" + UUID.randomUUID() + UUID.randomUUID() : passwordHash;
+        person.password = passwordHash;
         return repository.saveAndFlush(person).me();
     }
 
@@ -93,12 +130,49 @@ public class People {
                 .toList();
     }
 
-    /** The person whose password this is; checking takes as long for an unknown name. */
-    @Transactional(readOnly = true)
+    /** The person whose password this is; checking takes as long for an unknown name, and for one without a password. */
     public Optional<Me> check(String username, String password) {
+        // No connection is held while the hash takes its time.
         Optional<Person> found = repository.findByUsernameIgnoreCase(username.strip());
         String hash = found.map(p -> p.password).orElse(NOBODY);
         return passwords.matches(password, hash) ? found.map(Person::me) : Optional.empty();
+    }
+
+    /** What somebody of one's school signs in with. */
+    @Transactional(readOnly = true)
+    String usernameOf(Me me, UUID person) {
+        return repository
+                .findById(person)
+                .filter(p -> p.school.equals(me.school()))
+                .map(p -> p.username)
+                .orElseThrow(Refused::notFound);
+    }
+
+    /** Sets a password. Whoever is signed in as this person is no longer. */
+    @Transactional
+    public void setPassword(UUID person, String password) {
+        Person row = repository.findById(person).orElseThrow(Refused::notFound);
+        row.password = passwords.encode(Passwords.checked(password, row.username));
+        signedIn.endAll(person, null);
+    }
+
+    /** Changes one's own password; one stays signed in here and nowhere else. */
+    public void changePassword(Me me, String current, String next, HttpServletRequest here) {
+        Person person = repository.findById(me.id()).orElseThrow(Refused::notFound);
+        if (person.password == null || !passwords.matches(current, person.password)) {
+            throw Refused.invalid("current", "this is not your password");
+        }
+        String hash = passwords.encode(Passwords.checked(next, person.username));
+        person.password = hash;
+        repository.saveAndFlush(person);
+        signedIn.endAll(me.id(), here);
+    }
+
+    /** Gives somebody another role. Whoever is signed in as this person is no longer. */
+    @Transactional
+    public void setRole(UUID person, Me.Role role) {
+        repository.findById(person).orElseThrow(Refused::notFound).role = role;
+        signedIn.endAll(person, null);
     }
 
     /** A hash that fits no password, so that an unknown name costs the same time. */

@@ -30,7 +30,10 @@ class Person {
     String email;
 
     String username = "";
-    String password = "";
+
+    /** A hash; null while nobody can sign in as this person. */
+    @Nullable
+    String password;
 
     Me me() {
         return new Me(id, school, role, given, family);

@@ -1,50 +1,44 @@
 package org.scholion.server.person;
 
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
-import jakarta.servlet.http.HttpSession;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 import org.jspecify.annotations.Nullable;
+import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.http.HttpStatus;
-import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.security.core.authority.SimpleGrantedAuthority;
-import org.springframework.security.core.context.SecurityContext;
-import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Signing in and out, and who is signed in. */
 @RestController
 @RequestMapping("/api")
 class SessionController {
+    private static final int LONGEST_NAME = 200;
+    private static final int LONGEST_PASSWORD = 200;
+
     private final SignIn signIn;
+    private final SignedIn signedIn;
     private final People people;
-    private final SecurityContextRepository contexts;
-    private final JdbcClient db;
+    private final Schools schools;
     private final boolean demo;
 
     SessionController(
-            SignIn signIn,
-            People people,
-            SecurityContextRepository contexts,
-            JdbcClient db,
-            @Value("${scholion.demo}") boolean demo) {
+            SignIn signIn, SignedIn signedIn, People people, Schools schools, @Value("${scholion.demo}") boolean demo) {
         this.signIn = signIn;
+        this.signedIn = signedIn;
         this.people = people;
-        this.contexts = contexts;
-        this.db = db;
+        this.schools = schools;
         this.demo = demo;
     }
 
@@ -55,82 +49,60 @@ class SessionController {
     /** Who is signed in; nobody when id is null. */
     record Session(@Nullable UUID id, Me.@Nullable Role role, String name, String school, boolean demo) {}
 
-    record DemoPerson(UUID id, Me.Role role, String name, String about) {}
-
     @GetMapping("/session")
     Session session(@AuthenticationPrincipal @Nullable Me me) {
         return me == null
-                ? new Session(null, null, "", "", demo)
-                : new Session(me.id(), me.role(), me.name(), schoolName(me), demo);
+                ? new Session(null, null, "", "", isDemo())
+                : new Session(me.id(), me.role(), me.name(), schools.name(me.school()), isDemo());
+    }
+
+    private boolean isDemo() {
+        return demo && schools.isOnlyMadeUp();
     }
 
     @PostMapping("/session")
-    Session signIn(@RequestBody Credentials given, HttpServletRequest request, HttpServletResponse response) {
-        return enter(signIn.check(given.username(), given.password(), request.getRemoteAddr()), request, response);
+    CompletableFuture<ResponseEntity<Session>> signIn(@RequestBody Credentials given, HttpServletRequest request) {
+        String name = Lengths.atMost("username", given.username(), LONGEST_NAME);
+        String password = Lengths.atMost("password", given.password(), LONGEST_PASSWORD);
+        return signIn.check(name, password, request.getRemoteAddr()).thenApply(me -> enter(me, request));
     }
 
+    /** @param everywhere in every browser, not only in this one */
     @DeleteMapping("/session")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void signOut(HttpServletRequest request) {
-        HttpSession session = request.getSession(false);
-        if (session != null) {
-            session.invalidate();
+    ResponseEntity<Void> signOut(
+            @AuthenticationPrincipal @Nullable Me me,
+            @RequestParam(defaultValue = "false") boolean everywhere,
+            HttpServletRequest request) {
+        if (everywhere && me != null) {
+            signedIn.endAll(me.id(), null);
         }
-        SecurityContextHolder.clearContext();
+        return ResponseEntity.noContent()
+                .header(HttpHeaders.SET_COOKIE, signedIn.end(request).toString())
+                .build();
     }
 
     @GetMapping("/demo/people")
-    List<DemoPerson> demoPeople() {
+    List<People.DemoPerson> demoPeople() {
         requireDemo();
-        return db.sql("""
-                        select p.id, p.role, p.given || ' ' || p.family as name,
-                               coalesce(string_agg(s.name, ', ' order by s.name), '') as about
-                        from person p left join enrolment e on e.student_id = p.id
-                        left join section s on s.id = e.section_id or s.teacher_id = p.id
-                        group by p.id order by p.role desc, min(s.name), p.family, p.given""")
-                .query((row, n) -> new DemoPerson(
-                        row.getObject("id", UUID.class),
-                        Me.Role.valueOf(row.getString("role")),
-                        row.getString("name"),
-                        row.getString("about")))
-                .list();
+        return people.madeUp();
     }
 
     @PostMapping("/demo/session")
-    Session demoSignIn(@RequestBody DemoChoice choice, HttpServletRequest request, HttpServletResponse response) {
+    ResponseEntity<Session> demoSignIn(@RequestBody DemoChoice choice, HttpServletRequest request) {
         requireDemo();
-        return enter(people.byId(choice.person()).orElseThrow(Refused::notFound), request, response);
-    }
-
-    @GetMapping("/people")
-    List<People.PersonLine> people(@AuthenticationPrincipal Me me) {
-        return people.list(me);
+        return enter(people.madeUp(choice.person()).orElseThrow(Refused::notFound), request);
     }
 
     private void requireDemo() {
-        if (!demo) {
+        if (!isDemo()) {
             throw Refused.notFound();
         }
     }
 
-    /** A new session id for the new person, so that an id known before signing in is worth nothing. */
-    private Session enter(Me me, HttpServletRequest request, HttpServletResponse response) {
-        HttpSession old = request.getSession(false);
-        if (old != null) {
-            old.invalidate();
-        }
-        SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
-                me, null, List.of(new SimpleGrantedAuthority("ROLE_" + me.role()))));
-        SecurityContextHolder.setContext(context);
-        contexts.saveContext(context, request, response);
-        return session(me);
-    }
-
-    private String schoolName(Me me) {
-        return db.sql("select name from school where id = ?")
-                .param(me.school())
-                .query(String.class)
-                .single();
+    /** A new word for the browser, so that one known before signing in is worth nothing. */
+    private ResponseEntity<Session> enter(Me me, HttpServletRequest request) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.SET_COOKIE, signedIn.begin(me, request).toString())
+                .body(session(me));
     }
 }

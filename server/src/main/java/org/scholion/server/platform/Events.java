@@ -1,20 +1,20 @@
 package org.scholion.server.platform;
 
 import jakarta.annotation.PreDestroy;
-import java.io.IOException;
+import jakarta.servlet.http.HttpServletRequest;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
-import java.util.Map;
+import java.util.List;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.CopyOnWriteArraySet;
 import org.jspecify.annotations.Nullable;
 import org.postgresql.PGConnection;
 import org.postgresql.PGNotification;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
@@ -31,20 +31,26 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 public class Events {
     private static final Logger LOG = LoggerFactory.getLogger(Events.class);
     private static final int PAUSE_MILLIS = 1_000;
+    private static final int SOON_MILLIS = 500;
+    private static final String ENDED = "ended:";
 
     private final JdbcClient db;
     private final String url;
     private final String user;
     private final String password;
-    private final Map<String, Set<SseEmitter>> watchers = new ConcurrentHashMap<>();
+    private final ObjectProvider<SignIns> signIns;
+    private final Watchers watchers = new Watchers();
+    private final Set<String> soon = ConcurrentHashMap.newKeySet();
     private volatile boolean open = true;
 
     Events(
             JdbcClient db,
+            ObjectProvider<SignIns> signIns,
             @Value("${spring.datasource.url}") String url,
             @Value("${spring.datasource.username}") String user,
             @Value("${spring.datasource.password}") String password) {
         this.db = db;
+        this.signIns = signIns;
         this.url = url;
         this.user = user;
         this.password = password;
@@ -55,36 +61,55 @@ public class Events {
         db.sql("select pg_notify('scholion', ?)").param(topic).query().listOfRows();
     }
 
-    /** A stream of what is said about a topic. */
-    public SseEmitter watch(String topic) {
-        SseEmitter emitter = new SseEmitter(0L);
-        Set<SseEmitter> all = watchers.computeIfAbsent(topic, t -> new CopyOnWriteArraySet<>());
-        all.add(emitter);
-        emitter.onCompletion(() -> all.remove(emitter));
-        emitter.onError(e -> all.remove(emitter));
-        send(all, emitter, "hello");
-        return emitter;
+    /**
+     * Says within half a second that a topic changed, once however often it is asked: what many people do at the same
+     * moment shall not queue up for saying so.
+     */
+    public void saySoon(String topic) {
+        soon.add(topic);
+    }
+
+    /** Says that a browser is signed out: its streams end, on whichever node they are. */
+    public void signedOut(String key) {
+        say(ENDED + key);
+    }
+
+    /** A stream of what is said about a topic; it ends with the person's being signed in. */
+    public SseEmitter watch(Me me, HttpServletRequest request, String topic) {
+        String key = signIns.getObject().key(request);
+        return watchers.add(topic, me.id(), key);
     }
 
     @EventListener(ApplicationReadyEvent.class)
     void listen() {
-        Thread thread = new Thread(this::run, "events");
+        start("events", this::run);
+        start("events-soon", this::sayWhatWaits);
+    }
+
+    private static void start(String name, Runnable work) {
+        Thread thread = new Thread(work, name);
         thread.setDaemon(true);
         thread.start();
+    }
+
+    private void sayWhatWaits() {
+        while (open) {
+            pause(SOON_MILLIS);
+            for (String topic : List.copyOf(soon)) {
+                soon.remove(topic);
+                try {
+                    say(topic);
+                } catch (RuntimeException e) {
+                    LOG.warn("a change could not be told: {}", e.getClass().getSimpleName());
+                }
+            }
+        }
     }
 
     @PreDestroy
     void close() {
         open = false;
-        watchers.values().forEach(all -> all.forEach(Events::complete));
-    }
-
-    private static void complete(SseEmitter emitter) {
-        try {
-            emitter.complete();
-        } catch (IllegalStateException e) {
-            // Whoever watched has left already.
-        }
+        watchers.closeAll();
     }
 
     private void run() {
@@ -96,7 +121,7 @@ public class Events {
             } catch (SQLException e) {
                 if (open) {
                     LOG.warn("listening again after: {}", e.getMessage());
-                    pause();
+                    pause(PAUSE_MILLIS);
                 }
             }
         }
@@ -107,28 +132,24 @@ public class Events {
         while (open) {
             PGNotification @Nullable [] heard = connection.getNotifications(PAUSE_MILLIS);
             for (PGNotification one : heard == null ? new PGNotification[0] : heard) {
-                Set<SseEmitter> all = watchers.getOrDefault(one.getParameter(), Set.of());
-                all.forEach(e -> send(all, e, "changed"));
+                String said = one.getParameter();
+                if (said.startsWith(ENDED)) {
+                    watchers.close(said.substring(ENDED.length()));
+                } else {
+                    watchers.tell(said);
+                }
             }
             quiet++;
             if (quiet % 20 == 0) {
-                // A word now and then finds out who has left.
-                watchers.values().forEach(all -> all.forEach(e -> send(all, e, "still here")));
+                // A word now and then finds out who has left, and whose time is over.
+                watchers.keep(signIns.getObject().alive(watchers.keys()));
             }
         }
     }
 
-    private static void send(Set<SseEmitter> all, SseEmitter emitter, String what) {
+    private static void pause(int millis) {
         try {
-            emitter.send(SseEmitter.event().data(what));
-        } catch (IOException | IllegalStateException e) {
-            all.remove(emitter);
-        }
-    }
-
-    private static void pause() {
-        try {
-            Thread.sleep(PAUSE_MILLIS);
+            Thread.sleep(millis);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }

@@ -1,12 +1,10 @@
 package org.scholion.server.platform;
 
-import java.io.Serializable;
 import java.util.UUID;
 import org.springframework.security.core.AuthenticatedPrincipal;
 
-/** Who is asking: the signed-in person, kept in the session. */
-public record Me(UUID id, UUID school, Role role, String given, String family)
-        implements Serializable, AuthenticatedPrincipal {
+/** Who is asking: the signed-in person, read at each request. */
+public record Me(UUID id, UUID school, Role role, String given, String family) implements AuthenticatedPrincipal {
     /** What a person is in the school. */
     public enum Role {
         TEACHER,

@@ -1,22 +1,28 @@
 package org.scholion.server.platform;
 
+import java.sql.SQLException;
 import java.util.List;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.item.Faulty;
 import org.scholion.formats.json.Fault;
 import org.scholion.formats.json.Faults;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.DataAccessException;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.TransactionException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 
 /** Errors as problem details (RFC 9457) with a code and the places that are wrong. */
@@ -38,20 +44,21 @@ class Problems extends ResponseEntityExceptionHandler {
         return refused(Refused.invalid(e.all()));
     }
 
-    /** What the core refuses of an answer or a reading is the caller's input, named by item. */
+    /** What a key or a framework may not be is named with its place. */
     @ExceptionHandler
-    ProblemDetail illegal(IllegalArgumentException e) {
-        return problem(HttpStatus.UNPROCESSABLE_ENTITY, "invalid", String.valueOf(e.getMessage()), List.of());
+    ProblemDetail faulty(Faulty e) {
+        return refused(Refused.invalid(e.place(), String.valueOf(e.getMessage())));
     }
 
     @ExceptionHandler
-    ProblemDetail clash(DataIntegrityViolationException e) {
-        LOG.info("refused by the database: {}", e.getMostSpecificCause().getMessage());
-        return problem(
-                HttpStatus.CONFLICT,
-                "conflict",
-                "Somebody else was quicker. Nothing was changed; look again and repeat it if it is still wanted.",
-                List.of());
+    ProblemDetail changedMeanwhile(OptimisticLockingFailureException e) {
+        return refused(Refused.conflict(
+                "changed-meanwhile", "A colleague has changed this meanwhile. Yours is still on your screen."));
+    }
+
+    @ExceptionHandler({DataAccessException.class, TransactionException.class})
+    ProblemDetail database(RuntimeException e) {
+        return DatabaseTrouble.told(e).map(this::refused).orElseGet(() -> unexpected(e));
     }
 
     @Override
@@ -72,14 +79,34 @@ class Problems extends ResponseEntityExceptionHandler {
         return ResponseEntity.status(refused.status()).body(refused(refused));
     }
 
+    /** A file that was cut off on its way, or is more than is taken. */
+    @ExceptionHandler
+    ProblemDetail upload(MultipartException e) {
+        for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+            if (cause instanceof Refused refused) {
+                return refused(refused);
+            }
+        }
+        return problem(
+                HttpStatus.BAD_REQUEST,
+                "unreadable",
+                "The file did not come in whole. Nothing was taken; send it again.",
+                List.of());
+    }
+
+    /** A fault of ours: told with a number under which it stands in the log, where no text of anybody's stands. */
     @ExceptionHandler
     ProblemDetail unexpected(Exception e) {
-        LOG.error("unexpected", e);
-        return problem(
+        String id = UUID.randomUUID().toString().substring(0, 8);
+        LOG.error("unexpected {}: {}", id, Traces.withoutTexts(e));
+        ProblemDetail problem = problem(
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "unexpected",
-                "Something went wrong here. What was saved before is safe; try again, and tell us if it stays.",
+                "Something went wrong here. What was saved before is safe; try again, and tell us " + id
+                        + " if it stays.",
                 List.of());
+        problem.setProperty("id", id);
+        return problem;
     }
 
     private static ProblemDetail problem(HttpStatus status, String code, String message, List<Fault> places) {
@@ -87,5 +114,14 @@ class Problems extends ResponseEntityExceptionHandler {
         problem.setProperty("code", code);
         problem.setProperty("places", places);
         return problem;
+    }
+
+    static @Nullable SQLException sql(Throwable e) {
+        for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+            if (cause instanceof SQLException found) {
+                return found;
+            }
+        }
+        return null;
     }
 }

@@ -1,17 +1,21 @@
 package org.scholion.server.platform;
 
+import jakarta.servlet.DispatcherType;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
-import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy;
+import org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter.CrossOriginResourcePolicy;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /**
  * Who is let in at all. What a signed-in person may do to which object is decided in the access package; here only
@@ -21,14 +25,21 @@ import org.springframework.security.web.context.SecurityContextRepository;
 class SecurityRules {
     private static final String CONTENT =
             "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; media-src 'self'; "
-                    + "frame-ancestors 'none'; base-uri 'self'; form-action 'self'";
+                    + "frame-ancestors 'none'; base-uri 'self'; form-action 'self'; object-src 'none'";
+    private static final String PERMISSIONS =
+            "camera=(), geolocation=(), microphone=(self), payment=(), usb=(), display-capture=()";
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, IdempotencyFilter idempotency)
+    SecurityFilterChain chain(
+            HttpSecurity http, SecurityContextRepository contexts, Bodies bodies, IdempotencyFilter idempotency)
             throws Exception {
         return http.securityContext(c -> c.securityContextRepository(contexts))
+                .sessionManagement(m -> m.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .csrf(c -> c.spa())
-                .authorizeHttpRequests(r -> r.requestMatchers(HttpMethod.POST, "/api/session", "/api/demo/session")
+                .authorizeHttpRequests(r -> r.dispatcherTypeMatchers(DispatcherType.ASYNC)
+                        // The end of a request that was let in.
+                        .permitAll()
+                        .requestMatchers(HttpMethod.POST, "/api/session", "/api/demo/session")
                         .permitAll()
                         .requestMatchers(HttpMethod.GET, "/api/session", "/api/demo/people", "/api/ready")
                         .permitAll()
@@ -36,7 +47,7 @@ class SecurityRules {
                         .permitAll()
                         .requestMatchers(HttpMethod.GET, "/api/files/*")
                         .authenticated()
-                        .requestMatchers(HttpMethod.POST, "/api/maths")
+                        .requestMatchers(HttpMethod.POST, "/api/maths", "/api/account/password")
                         .authenticated()
                         .requestMatchers("/api/student/**")
                         .hasRole("STUDENT")
@@ -51,16 +62,16 @@ class SecurityRules {
                         .anyRequest()
                         .permitAll())
                 .exceptionHandling(e -> e.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
-                .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT)))
+                .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT))
+                        .referrerPolicy(r -> r.policy(ReferrerPolicy.NO_REFERRER))
+                        .permissionsPolicyHeader(p -> p.policy(PERMISSIONS))
+                        .crossOriginOpenerPolicy(c -> c.policy(CrossOriginOpenerPolicy.SAME_ORIGIN))
+                        .crossOriginResourcePolicy(c -> c.policy(CrossOriginResourcePolicy.SAME_ORIGIN)))
                 .requestCache(c -> c.disable())
                 .logout(l -> l.disable())
-                .addFilterAfter(idempotency, AuthorizationFilter.class)
+                .addFilterAfter(bodies, AuthorizationFilter.class)
+                .addFilterAfter(idempotency, Bodies.class)
                 .build();
-    }
-
-    @Bean
-    SecurityContextRepository contexts() {
-        return new HttpSessionSecurityContextRepository();
     }
 
     @Bean

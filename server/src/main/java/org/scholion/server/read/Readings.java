@@ -306,7 +306,12 @@ public class Readings {
         if (points != null && (points.signum() < 0 || points.compareTo(item.points()) > 0)) {
             throw Refused.invalid("points", "points lie from 0 to " + item.points());
         }
-        return new Reading(change.levels(), item.rubric() == null ? points : null).markOf(item);
+        try {
+            return new Reading(change.levels(), item.rubric() == null ? points : null).markOf(item);
+        } catch (IllegalArgumentException e) {
+            // A level or a criterion that the rubric does not have.
+            throw Refused.invalid("levels", String.valueOf(e.getMessage()));
+        }
     }
 
     private static Map<String, Object> kept(ReadingChange change) {

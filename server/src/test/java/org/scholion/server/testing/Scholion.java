@@ -29,7 +29,9 @@ public final class Scholion implements ParameterResolver {
                             "--spring.datasource.url=" + database.url(),
                             "--spring.datasource.username=" + database.user(),
                             "--spring.datasource.password=" + database.password(),
-                            "--scholion.demo=true");
+                            "--scholion.demo=true",
+                            // Tests play the part of what speaks TLS for the server.
+                            "--scholion.proxies=127.0.0.1");
         }
 
         public String address() {

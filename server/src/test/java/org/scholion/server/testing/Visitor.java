@@ -8,11 +8,13 @@ import java.net.CookieManager;
 import java.net.HttpCookie;
 import java.net.URI;
 import java.net.http.HttpClient;
+import java.net.http.HttpHeaders;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -25,6 +27,7 @@ public final class Visitor {
     private final CookieManager cookies = new CookieManager();
     private final HttpClient http =
             HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final Map<String, String> headers = new LinkedHashMap<>();
     private boolean withToken = true;
 
     public Visitor(String address) {
@@ -61,6 +64,18 @@ public final class Visitor {
             }
         }
         throw new AssertionError("nobody is called " + name);
+    }
+
+    /** As if the requests came from there, told by what stands before the server. */
+    public Visitor from(String ip) {
+        headers.put("X-Forwarded-For", ip);
+        return this;
+    }
+
+    /** As if a browser spoke TLS with what stands before the server. */
+    public Visitor withHeader(String name, String value) {
+        headers.put(name, value);
+        return this;
     }
 
     public Visitor withoutToken() {
@@ -140,6 +155,37 @@ public final class Visitor {
         }
     }
 
+    /** The headers of an answer. */
+    public HttpHeaders headers(String method, String path, Object body) {
+        HttpRequest.BodyPublisher text = body == null
+                ? HttpRequest.BodyPublishers.noBody()
+                : HttpRequest.BodyPublishers.ofString(Json.MAPPER.writeValueAsString(body));
+        try {
+            return http.send(
+                            request(path)
+                                    .header("Content-Type", "application/json")
+                                    .method(method, text)
+                                    .build(),
+                            HttpResponse.BodyHandlers.ofString())
+                    .headers();
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** Bytes as they are, with what they say they are. */
+    public Reply sendRaw(String method, String path, String type, byte[] body) {
+        if (token().isEmpty()) {
+            get("/api/session");
+        }
+        return exchange(request(path)
+                .header("Content-Type", type)
+                .method(method, HttpRequest.BodyPublishers.ofByteArray(body)));
+    }
+
     /** A stream that stays open. */
     public InputStream stream(String path) {
         try {
@@ -155,6 +201,7 @@ public final class Visitor {
 
     private HttpRequest.Builder request(String path) {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path));
+        headers.forEach(request::header);
         if (withToken && !token().isEmpty()) {
             request.header("X-XSRF-TOKEN", token());
         }

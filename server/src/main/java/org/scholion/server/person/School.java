@@ -1,0 +1,47 @@
+package org.scholion.server.person;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import java.time.Duration;
+import java.util.UUID;
+
+/** A school and what its administrator has set. */
+@Entity
+class School {
+    @Id
+    UUID id;
+
+    String name;
+    String zone;
+
+    @Column(name = "idle_minutes")
+    int idleMinutes = 240;
+
+    @Column(name = "session_hours")
+    int sessionHours = 12;
+
+    @Column(name = "made_up")
+    boolean madeUp;
+
+    /** For Hibernate. */
+    @SuppressWarnings("NullAway.Init")
+    protected School() {}
+
+    School(UUID id, String name, String zone, boolean madeUp) {
+        this.id = id;
+        this.name = name;
+        this.zone = zone;
+        this.madeUp = madeUp;
+    }
+
+    /** How long one stays signed in without doing anything. */
+    Duration idle() {
+        return Duration.ofMinutes(idleMinutes);
+    }
+
+    /** How long one stays signed in at all. */
+    Duration longest() {
+        return Duration.ofHours(sessionHours);
+    }
+}

@@ -1,0 +1,204 @@
+package org.scholion.server.person;
+
+import jakarta.persistence.EntityManager;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Collection;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.scholion.server.platform.Events;
+import org.scholion.server.platform.Me;
+import org.scholion.server.platform.SignIns;
+import org.springframework.http.ResponseCookie;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
+import org.springframework.security.core.context.DeferredSecurityContext;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.context.HttpRequestResponseHolder;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Who is signed in. The browser has a random word in a cookie; the person, with the role as it is now and the school's
+ * limits, is read at each request, in one statement.
+ */
+@Component
+class SignedIn implements SecurityContextRepository, SignIns {
+    /** That somebody is still there is noted so often and no more. */
+    private static final Duration NOTED = Duration.ofMinutes(1);
+
+    /** What is longer over than any school allows. */
+    private static final Duration FORGOTTEN = Duration.ofDays(31);
+
+    private static final String FACTS = "select p.id, p.school, p.role, p.given, p.family, i.madeAt, i.seenAt,"
+            + " s.idleMinutes, s.sessionHours from SignInRow i join Person p on p.id = i.person"
+            + " join School s on s.id = p.school where i.token ";
+
+    private final EntityManager entities;
+    private final TransactionTemplate transaction;
+    private final Events events;
+    private final Clock clock;
+
+    SignedIn(EntityManager entities, TransactionTemplate transaction, Events events, Clock clock) {
+        this.entities = entities;
+        this.transaction = transaction;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    @Override
+    @SuppressWarnings("deprecation")
+    public SecurityContext loadContext(HttpRequestResponseHolder holder) {
+        return load(holder.getRequest());
+    }
+
+    @Override
+    public DeferredSecurityContext loadDeferredContext(HttpServletRequest request) {
+        return new WhenAsked(request);
+    }
+
+    /** Pages and scripts ask nobody who they are. */
+    private final class WhenAsked implements DeferredSecurityContext {
+        private final HttpServletRequest request;
+        private @Nullable SecurityContext context;
+
+        WhenAsked(HttpServletRequest request) {
+            this.request = request;
+        }
+
+        @Override
+        public SecurityContext get() {
+            SecurityContext known = context;
+            if (known == null) {
+                known = load(request);
+                context = known;
+            }
+            return known;
+        }
+
+        @Override
+        public boolean isGenerated() {
+            return get().getAuthentication() == null;
+        }
+    }
+
+    private SecurityContext load(HttpServletRequest request) {
+        SecurityContext context = SecurityContextHolder.createEmptyContext();
+        Instant now = clock.instant();
+        Token.of(request)
+                .ifPresent(token -> find(token).filter(f -> !f.isOver(now)).ifPresent(f -> {
+                    if (now.isAfter(f.seenAt().plus(NOTED))) {
+                        seen(token, now);
+                    }
+                    context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
+                            f.me(), null, List.of(new SimpleGrantedAuthority("ROLE_" + f.role()))));
+                }));
+        return context;
+    }
+
+    private Optional<SignInFacts> find(Token token) {
+        return entities
+                .createQuery(FACTS + "= :token", SignInFacts.class)
+                .setParameter("token", token.hash())
+                .getResultList()
+                .stream()
+                .findFirst();
+    }
+
+    private void seen(Token token, Instant now) {
+        transaction.executeWithoutResult(
+                t -> entities.createQuery("update SignInRow set seenAt = :now where token = :token")
+                        .setParameter("now", now)
+                        .setParameter("token", token.hash())
+                        .executeUpdate());
+    }
+
+    /** Nothing is kept between requests but what signing in has written. */
+    @Override
+    public void saveContext(SecurityContext context, HttpServletRequest request, HttpServletResponse response) {}
+
+    @Override
+    public boolean containsContext(HttpServletRequest request) {
+        return Token.of(request).isPresent();
+    }
+
+    /** Signs in: a new word for the browser, so that one known before is worth nothing. The cookie that holds it. */
+    ResponseCookie begin(Me me, HttpServletRequest request) {
+        Token token = Token.random();
+        Instant now = clock.instant();
+        transaction.executeWithoutResult(t -> {
+            Token.of(request).ifPresent(this::delete);
+            entities.createQuery("delete from SignInRow where madeAt < :old")
+                    .setParameter("old", now.minus(FORGOTTEN))
+                    .executeUpdate();
+            entities.persist(new SignInRow(token.hash(), me.id(), now));
+        });
+        return token.cookie(request);
+    }
+
+    /** Signs out in this browser. */
+    ResponseCookie end(HttpServletRequest request) {
+        transaction.executeWithoutResult(t -> Token.of(request).ifPresent(this::delete));
+        return Token.gone(request);
+    }
+
+    private void delete(Token token) {
+        entities.createQuery("delete from SignInRow where token = :token")
+                .setParameter("token", token.hash())
+                .executeUpdate();
+        events.signedOut(token.key());
+    }
+
+    /** Signs a person out everywhere, but for one browser where one is named. */
+    void endAll(UUID person, @Nullable HttpServletRequest but) {
+        byte[] kept = but == null ? new byte[0] : Token.of(but).map(Token::hash).orElse(new byte[0]);
+        transaction.executeWithoutResult(t -> {
+            List<byte[]> ended = entities.createQuery(
+                            "select token from SignInRow where person = :person and token <> :kept", byte[].class)
+                    .setParameter("person", person)
+                    .setParameter("kept", kept)
+                    .getResultList();
+            entities.createQuery("delete from SignInRow where person = :person and token <> :kept")
+                    .setParameter("person", person)
+                    .setParameter("kept", kept)
+                    .executeUpdate();
+            ended.forEach(hash -> events.signedOut(HexFormat.of().formatHex(hash)));
+        });
+    }
+
+    @Override
+    public String key(HttpServletRequest request) {
+        return Token.of(request).map(Token::key).orElse("");
+    }
+
+    @Override
+    public Set<String> alive(Collection<String> keys) {
+        if (keys.isEmpty()) {
+            return Set.of();
+        }
+        Instant now = clock.instant();
+        List<byte[]> hashes = keys.stream().map(HexFormat.of()::parseHex).toList();
+        return entities
+                .createQuery(
+                        "select i.token, i.madeAt, i.seenAt, s.idleMinutes, s.sessionHours from SignInRow i"
+                                + " join Person p on p.id = i.person join School s on s.id = p.school"
+                                + " where i.token in (:tokens)",
+                        StreamFacts.class)
+                .setParameter("tokens", hashes)
+                .getResultList()
+                .stream()
+                .filter(f -> !f.isOver(now))
+                .map(f -> HexFormat.of().formatHex(f.token()))
+                .collect(Collectors.toSet());
+    }
+}
