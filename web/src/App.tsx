@@ -9,7 +9,9 @@ import { Courses } from "./places/courses/Courses";
 import { Desk } from "./places/desk/Desk";
 import { Gradebook } from "./places/gradebook/Gradebook";
 import { GradebookHome } from "./places/gradebook/GradebookHome";
+import { Account } from "./places/person/Account";
 import { People } from "./places/person/People";
+import { School } from "./places/person/School";
 import { SignIn } from "./places/person/SignIn";
 import { Result } from "./places/student/Result";
 import { Results } from "./places/student/Results";
@@ -85,6 +87,8 @@ function routes(session: Schemas["Session"]) {
       children: [
         { index: true, element: <Navigate to={home} replace /> },
         ...children,
+        { path: "account", element: <Account session={session} /> },
+        ...(session.role === "ADMIN" ? [{ path: "school", element: <School session={session} /> }] : []),
         { path: "*", element: <Navigate to={home} replace /> },
       ],
     },

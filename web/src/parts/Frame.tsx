@@ -19,6 +19,7 @@ const STUDENT: [string, string][] = [
 ];
 const ADMIN: [string, string][] = [
   ["People", "/people"],
+  ["School", "/school"],
   ["Standards", "/standards"],
 ];
 
@@ -63,6 +64,8 @@ export function Frame({ session }: { session: Schemas["Session"] }) {
   );
 }
 
+const LINE = "block cursor-pointer px-4 py-1 data-[highlighted]:bg-by-rule-wash";
+
 function PersonMenu({ session }: { session: Schemas["Session"] }) {
   const client = useQueryClient();
   const leave = async () => {
@@ -88,10 +91,10 @@ function PersonMenu({ session }: { session: Schemas["Session"] }) {
             {session.name}
             <span className="block text-small text-soft">{session.school}</span>
           </DropdownMenu.Label>
-          <DropdownMenu.Item
-            onSelect={() => void leave()}
-            className="cursor-pointer px-4 py-1 data-[highlighted]:bg-by-rule-wash"
-          >
+          <DropdownMenu.Item asChild className={LINE}>
+            <NavLink to="/account">{t("Your account")}</NavLink>
+          </DropdownMenu.Item>
+          <DropdownMenu.Item onSelect={() => void leave()} className={LINE}>
             {t("Sign out")}
           </DropdownMenu.Item>
         </DropdownMenu.Content>

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useMemo, useState } from "react";
-import { Link, useNavigate, useParams, useSearchParams } from "react-router";
+import { useNavigate, useParams, useSearchParams } from "react-router";
 import { api, ok, type Schemas } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { useKeys } from "../../parts/Keys";
@@ -12,6 +12,7 @@ import { AnswerField } from "./AnswerField";
 import { AnswerSheet } from "./AnswerSheet";
 import { Asked, Hint, Passage } from "./Asked";
 import { CheckAndHandIn } from "./CheckAndHandIn";
+import { HandedIn } from "./HandedIn";
 import { askedOn, type Page, pagesOf } from "./pages";
 import { isSaid } from "./said";
 import { type Said, useAutosave } from "./useAutosave";
@@ -29,24 +30,8 @@ export function Sitting() {
   });
   return (
     <Loaded query={query}>
-      {(paper) => (paper.handedIn ? <Done title={paper.title} /> : <Taking paper={paper} />)}
+      {(paper) => (paper.handedIn || !paper.open ? <HandedIn paper={paper} /> : <Taking paper={paper} />)}
     </Loaded>
-  );
-}
-
-function Done({ title }: { title: string }) {
-  return (
-    <main id="page" className="mx-auto max-w-lg px-5 py-12">
-      <h1 className="font-script text-title font-semibold">{title}</h1>
-      <p className="my-4" role="status">
-        {t(
-          "You have handed this in. Your answers stay as they are; the result comes when your teacher hands it back.",
-        )}
-      </p>
-      <Link to="/todo" className="underline">
-        {t("To what else there is to do")}
-      </Link>
-    </main>
   );
 }
 

@@ -11,6 +11,7 @@ import { t } from "../../text";
 import { moment, stretch, time } from "../../text/figures";
 import { sectionQuery, useWhere } from "../Assessment";
 import { GiveOut } from "../key/GiveOut";
+import { SeenAfterwards } from "./PaperAfter";
 
 type Row = Schemas["MonitorRow"];
 type View = Schemas["MonitorView"];
@@ -200,6 +201,7 @@ function CollectMargin({ assessment, view }: { assessment: string; view: View })
           </Note>
         </MarginPart>
       ))}
+      {view.sittings.length > 0 && <SeenAfterwards sittings={view.sittings} />}
       <GiveOut assessment={assessment} />
     </>
   );

@@ -8,6 +8,7 @@ import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
 import { useHeader } from "../Assessment";
+import { type PaperAfter, PaperAfterChoice } from "../collect/PaperAfter";
 import { placeOnPaper } from "./place";
 import type { useDraft } from "./useDraft";
 
@@ -48,6 +49,7 @@ function GiveOutForm({ assessment, waiting }: { assessment: string; waiting: boo
   const [opens, setOpens] = useState(() => fieldTime(new Date()));
   const [closes, setCloses] = useState(() => fieldTime(new Date(Date.now() + 60 * 60_000)));
   const [minutes, setMinutes] = useState("");
+  const [paperAfter, setPaperAfter] = useState<PaperAfter>("WHEN_ALL_CLOSED");
   const chosen = section || free[0]?.id || "";
   const give = useMutation({
     mutationFn: () =>
@@ -59,6 +61,7 @@ function GiveOutForm({ assessment, waiting }: { assessment: string; waiting: boo
             opens: new Date(opens).toISOString(),
             closes: new Date(closes).toISOString(),
             minutes: minutes ? Number(minutes) : null,
+            paperAfter,
           },
         }),
       ),
@@ -106,6 +109,7 @@ function GiveOutForm({ assessment, waiting }: { assessment: string; waiting: boo
           value={minutes}
           onChange={(e) => setMinutes(e.target.value.replace(/\D/g, ""))}
         />
+        <PaperAfterChoice value={paperAfter} onChange={setPaperAfter} />
       </div>
       <Trouble error={give.error} />
       <Button

@@ -342,6 +342,7 @@ class AccessTest {
     void a_student_sees_no_key_and_no_mark_before_it_is_handed_back(Scholion.Running school) {
         Lesson lesson =
                 Lesson.given(school, "Secrets", "A").sits("Noor Haddix", List.of("b"), "clove hitch", "7", "Because.");
+        lesson.paperAfter("AT_ONCE").ok();
         Visitor noor = school.as("Noor Haddix");
         String paper = noor.get("/api/student/attempts/" + lesson.attempt("Noor Haddix"))
                 .body();

@@ -7,6 +7,7 @@ import org.scholion.core.item.Item;
 import org.scholion.core.item.OpenItem;
 import org.scholion.formats.json.Cursor;
 import org.scholion.formats.json.Faults;
+import org.scholion.formats.json.Texts;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -24,12 +25,12 @@ public final class StudentAnswer {
     private StudentAnswer() {}
 
     /**
-     * Reads what was said.
+     * Reads what was said. A character that cannot be printed, as it comes with what is pasted, becomes a space.
      *
      * @throws Faults naming what is nothing that can be said here, or is too much
      */
     public static Answer read(Item item, JsonNode said) {
-        Cursor at = Cursor.at(said);
+        Cursor at = Cursor.at(Texts.printable(said));
         if (item instanceof OpenItem) {
             String text = at.asText();
             at.refuseFaulty();

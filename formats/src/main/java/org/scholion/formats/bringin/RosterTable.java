@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import org.scholion.formats.bringin.BringIn.CellFault;
 import org.scholion.formats.table.Table;
 
@@ -39,7 +40,8 @@ public record RosterTable(List<Line> students, List<CellFault> faults) {
         List<Line> students = new ArrayList<>();
         if (faults.isEmpty()) {
             table.rows().forEach(row -> students.add(line(row, columns)));
-            students.forEach(s -> check(s, students, faults));
+            Map<String, Integer> numbers = new HashMap<>();
+            students.forEach(s -> check(s, numbers, faults));
         }
         return new RosterTable(students, faults);
     }
@@ -61,21 +63,22 @@ public record RosterTable(List<Line> students, List<CellFault> faults) {
         return column < 0 ? "" : row.cell(column).strip();
     }
 
-    private static void check(Line line, List<Line> all, List<CellFault> faults) {
+    private static void check(Line line, Map<String, Integer> numbers, List<CellFault> faults) {
         Known s = line.student();
-        Map.of("number", s.number(), "given", s.given(), "family", s.family(), "section", s.section())
-                .forEach((field, value) -> {
-                    if (value.isBlank()) {
-                        faults.add(new CellFault(line.line(), word(field), "the " + word(field) + " is empty"));
-                    }
-                });
-        all.stream()
-                .filter(o -> o.line() < line.line()
-                        && o.student().number().equals(s.number())
-                        && !s.number().isBlank())
-                .findFirst()
-                .ifPresent(o -> faults.add(new CellFault(
-                        line.line(), "number", "number " + s.number() + " stands in line " + o.line() + " already")));
+        fault(PersonWords.number(s.number()), "number", line, faults);
+        fault(PersonWords.name(s.given()), "given", line, faults);
+        fault(PersonWords.name(s.family()), "family", line, faults);
+        fault(PersonWords.email(s.email()), "email", line, faults);
+        fault(PersonWords.section(s.section()), "section", line, faults);
+        Integer before = s.number().isBlank() ? null : numbers.putIfAbsent(s.number(), line.line());
+        if (before != null) {
+            faults.add(new CellFault(
+                    line.line(), "number", "number " + s.number() + " stands in line " + before + " already"));
+        }
+    }
+
+    private static void fault(Optional<String> wrong, String field, Line line, List<CellFault> faults) {
+        wrong.ifPresent(why -> faults.add(new CellFault(line.line(), word(field), "the " + word(field) + " " + why)));
     }
 
     private static int find(Table table, List<String> names) {

@@ -37,7 +37,7 @@ public record Table(List<String> names, List<Row> rows, char separator) {
     /**
      * Reads a file's bytes.
      *
-     * @throws Faults when it is not UTF-8, is empty, or a quote is never closed
+     * @throws Faults when it is not UTF-8, is empty, a quote is never closed, or it is larger than a table of people's
      */
     public static Table read(byte[] bytes) {
         try {
@@ -51,12 +51,14 @@ public record Table(List<String> names, List<Row> rows, char separator) {
     }
 
     public static Table read(String text) {
+        TableLimits limits = new TableLimits();
         String body = text.startsWith("\uFEFF") ? text.substring(1) : text;
         char separator = separator(body);
         List<Row> rows = new ArrayList<>();
         try (CsvReader<CsvRecord> reader = builder(separator).ofCsvRecord(body)) {
             for (CsvRecord record : reader) {
-                rows.add(new Row((int) record.getStartingLineNumber(), record.getFields()));
+                int line = (int) record.getStartingLineNumber();
+                rows.add(new Row(line, limits.row(line, record.getFields())));
             }
         } catch (CsvParseException e) {
             throw refused("", "the table cannot be read: " + e.getMessage());

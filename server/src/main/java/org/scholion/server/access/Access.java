@@ -1,5 +1,7 @@
 package org.scholion.server.access;
 
+import java.sql.Timestamp;
+import java.time.Clock;
 import java.util.UUID;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
@@ -15,9 +17,11 @@ import org.springframework.stereotype.Component;
 @Component
 public class Access {
     private final JdbcClient db;
+    private final Clock clock;
 
-    Access(JdbcClient db) {
+    Access(JdbcClient db, Clock clock) {
         this.db = db;
+        this.clock = clock;
     }
 
     /** What is to be done. */
@@ -141,6 +145,66 @@ public class Access {
                         .query(Integer.class)
                         .list()
                         .isEmpty();
+    }
+
+    /** Who may see a file: whoever put it in, and whoever may see a key, an item or a paper that has it. */
+    private static final String FILE_OF_STAFF = """
+            select 1 from file f where f.school_id = :school and f.id = :file and (f.made_by = :me
+              or exists (select 1 from file_use u join assessment a on a.id = u.object_id
+                         where u.school_id = f.school_id and u.file_id = f.id
+                           and (exists (select 1 from course_teacher t where t.course_id = a.course_id and t.person_id = :me)
+                                or exists (select 1 from share s where s.object_id = a.id and s.person_id = :me)))
+              or exists (select 1 from file_use u join edition e on e.id = u.object_id
+                         join assessment a on a.id = e.assessment_id
+                         join course_teacher t on t.course_id = a.course_id and t.person_id = :me
+                         where u.school_id = f.school_id and u.file_id = f.id)
+              or exists (select 1 from file_use u join bank_item i on i.id = u.object_id
+                         left join bank_folder d on d.id = i.folder_id and d.deleted_at is null
+                         where u.school_id = f.school_id and u.file_id = f.id and i.deleted_at is null
+                           and (i.owner_id = :me or exists (select 1 from share s where s.person_id = :me
+                                and s.object_id in (i.id, d.id)))))""";
+
+    /** A student sees the files of a paper while the paper is open, and those of what was handed back. */
+    private static final String FILE_OF_STUDENT = """
+            select 1 from file_use u join attempt x on x.edition_id = u.object_id join sitting s on s.id = x.sitting_id
+            where u.school_id = :school and u.file_id = :file and x.student_id = :me
+              and (x.handed_in_at is null
+                     and :now <= least(s.closes_at, x.started_at + make_interval(mins => s.minutes)) + interval '1 minute'
+                   or s.paper_after = 'AT_ONCE'
+                   or s.paper_after = 'WHEN_ALL_CLOSED' and not exists (
+                     select 1 from sitting o where o.assessment_id = s.assessment_id and o.closes_at > :now))
+            union all
+            select 1 from result r where r.student_id = :me and r.snapshot -> 'result' ->> 'items' like '%' || :file || '%'
+              and not exists (select 1 from result l where l.attempt_id = r.attempt_id and l.handed_at > r.handed_at)""";
+
+    /**
+     * Goes on only if a file may be seen.
+     *
+     * @throws Refused as if it were not there
+     */
+    public void requireFile(Me me, String file) {
+        boolean may = !db.sql(me.is(Me.Role.STUDENT) ? FILE_OF_STUDENT : FILE_OF_STAFF)
+                .param("school", me.school())
+                .param("file", file)
+                .param("me", me.id())
+                .param("now", Timestamp.from(clock.instant()))
+                .query(Integer.class)
+                .list()
+                .isEmpty();
+        if (!may) {
+            throw Refused.notFound();
+        }
+    }
+
+    /**
+     * Goes on only if this is one's own.
+     *
+     * @throws Refused as if it were not there
+     */
+    public void requireOwn(Me me, UUID owner) {
+        if (!me.id().equals(owner)) {
+            throw Refused.notFound();
+        }
     }
 
     /**

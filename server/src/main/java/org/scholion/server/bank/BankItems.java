@@ -13,9 +13,11 @@ import org.scholion.formats.assessment.OneItem;
 import org.scholion.formats.json.Fault;
 import org.scholion.formats.json.Json;
 import org.scholion.server.access.Access;
+import org.scholion.server.file.FileUses;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.JsonColumn;
+import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -35,13 +37,15 @@ public class BankItems {
     private final JdbcClient db;
     private final Access access;
     private final Assessments assessments;
+    private final FileUses files;
     private final Ids ids;
     private final Clock clock;
 
-    BankItems(JdbcClient db, Access access, Assessments assessments, Ids ids, Clock clock) {
+    BankItems(JdbcClient db, Access access, Assessments assessments, FileUses files, Ids ids, Clock clock) {
         this.db = db;
         this.access = access;
         this.assessments = assessments;
+        this.files = files;
         this.ids = ids;
         this.clock = clock;
     }
@@ -177,12 +181,14 @@ public class BankItems {
     }
 
     private void keepVersion(Me me, UUID id, int version, JsonNode item, Instant at) {
+        files.note(me.school(), FileUses.Kind.ITEM, id, item);
         db.sql("insert into bank_version (item_id, version, definition, by_id, at) values (?, ?, ?, ?, ?)")
                 .params(id, version, JsonColumn.of(item), me.id(), Timestamp.from(at))
                 .update();
     }
 
     private static void refuseFaulty(ObjectNode item) {
+        Lengths.document(item);
         List<Fault> faults = OneItem.faults(item);
         if (!faults.isEmpty()) {
             throw Refused.invalid(faults);

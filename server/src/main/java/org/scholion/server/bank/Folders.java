@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.UUID;
 import org.scholion.server.access.Access;
 import org.scholion.server.platform.Ids;
+import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -50,10 +51,7 @@ public class Folders {
 
     @Transactional
     public UUID add(Me me, String name) {
-        String wanted = name.strip();
-        if (wanted.isEmpty() || wanted.length() > 100) {
-            throw Refused.invalid("name", "a folder has a name of at most a hundred characters");
-        }
+        String wanted = Lengths.name("name", name);
         UUID id = ids.next();
         int made = db.sql(
                         "insert into bank_folder (id, school_id, owner_id, name) values (?, ?, ?, ?) on conflict do nothing")

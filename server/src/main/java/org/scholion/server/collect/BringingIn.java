@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
 import org.scholion.formats.assessment.AnswerJson;
@@ -29,11 +30,11 @@ import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;
 import org.scholion.server.ledger.Scoring;
 import org.scholion.server.ledger.Turns;
+import org.scholion.server.platform.HeavyWork;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
 
 /** Answers from a file: recognised and shown first, then taken whole or not at all. */
@@ -48,6 +49,7 @@ public class BringingIn {
     private final Attempts attempts;
     private final Scoring scoring;
     private final Turns turns;
+    private final HeavyWork heavyWork;
     private final Access access;
     private final JdbcClient db;
     private final Clock clock;
@@ -60,6 +62,7 @@ public class BringingIn {
             Attempts attempts,
             Scoring scoring,
             Turns turns,
+            HeavyWork heavyWork,
             Access access,
             JdbcClient db,
             Clock clock) {
@@ -70,6 +73,7 @@ public class BringingIn {
         this.attempts = attempts;
         this.scoring = scoring;
         this.turns = turns;
+        this.heavyWork = heavyWork;
         this.access = access;
         this.db = db;
         this.clock = clock;
@@ -91,17 +95,18 @@ public class BringingIn {
             List<CellFault> faults,
             List<Table.Row> rows) {}
 
-    @Transactional(readOnly = true)
-    public BringInView preview(Me me, UUID assessment, byte[] file, Set<Integer> leaveOut) {
+    public BringInView preview(Me me, UUID assessment, Callable<byte[]> file, Set<Integer> leaveOut) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
-        Table table = Table.read(file);
-        return view(table, recognise(assessment, table, leaveOut), roster(assessment));
+        return heavyWork.inTurn(me, () -> {
+            Table table = Table.read(file.call());
+            return view(table, recognise(assessment, table, leaveOut), roster(assessment));
+        });
     }
 
     /** Takes a file in a turn of the whole assessment: the same file twice at once comes in once. */
-    public BringInView take(Me me, UUID assessment, byte[] file, Set<Integer> leaveOut) {
+    public BringInView take(Me me, UUID assessment, Callable<byte[]> file, Set<Integer> leaveOut) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
-        Table table = Table.read(file);
+        Table table = heavyWork.inTurn(me, () -> Table.read(file.call()));
         return turns.whole(assessment, () -> {
             BringIn found = recognise(assessment, table, leaveOut);
             if (!found.faults().isEmpty()) {

@@ -12,6 +12,7 @@ import java.util.UUID;
 import org.scholion.formats.json.Faults;
 import org.scholion.server.ledger.Attempts;
 import org.scholion.server.platform.Refused;
+import org.scholion.server.platform.Traces;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Bean;
@@ -52,7 +53,7 @@ class ClosingTime {
                 taking.take(attempts.require(id));
                 taken++;
             } catch (RuntimeException e) {
-                LOG.error("attempt {} could not be taken in at the end of its time", id, e);
+                LOG.error("attempt {} could not be taken in at the end of its time: {}", id, Traces.withoutTexts(e));
                 note(id, e);
             }
         }
@@ -84,7 +85,7 @@ class ClosingTime {
                     .params(what, Timestamp.from(clock.instant()), id)
                     .update();
         } catch (RuntimeException second) {
-            LOG.error("its trouble could not be noted", second);
+            LOG.error("its trouble could not be noted: {}", Traces.withoutTexts(second));
         }
     }
 }

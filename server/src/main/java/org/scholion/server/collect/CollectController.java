@@ -1,7 +1,6 @@
 package org.scholion.server.collect;
 
 import jakarta.servlet.http.HttpServletRequest;
-import java.io.IOException;
 import java.util.HashSet;
 import java.util.List;
 import java.util.UUID;
@@ -15,6 +14,7 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -48,6 +48,8 @@ class CollectController {
 
     record MoreTime(int minutes) {}
 
+    record SeenAgain(PaperAfter paperAfter) {}
+
     @PostMapping("/assessments/{assessment}/sittings")
     @ResponseStatus(HttpStatus.CREATED)
     GivenOut giveOut(
@@ -59,6 +61,12 @@ class CollectController {
     Sittings.SittingLine addTime(
             @AuthenticationPrincipal Me me, @PathVariable UUID sitting, @RequestBody MoreTime more) {
         return sittings.addTime(me, sitting, more.minutes());
+    }
+
+    @PutMapping("/sittings/{sitting}/paper-after")
+    Sittings.SittingLine paperAfter(
+            @AuthenticationPrincipal Me me, @PathVariable UUID sitting, @RequestBody SeenAgain wanted) {
+        return sittings.setPaperAfter(me, sitting, wanted.paperAfter());
     }
 
     /** Takes in what a student left when time was up; by itself this happens within half a minute. */
@@ -89,9 +97,8 @@ class CollectController {
             @AuthenticationPrincipal Me me,
             @PathVariable UUID assessment,
             @RequestPart MultipartFile file,
-            @RequestParam(defaultValue = "") List<Integer> leaveOut)
-            throws IOException {
-        return bringingIn.preview(me, assessment, file.getBytes(), new HashSet<>(leaveOut));
+            @RequestParam(defaultValue = "") List<Integer> leaveOut) {
+        return bringingIn.preview(me, assessment, file::getBytes, new HashSet<>(leaveOut));
     }
 
     @PostMapping(value = "/assessments/{assessment}/bring-in", consumes = "multipart/form-data")
@@ -99,8 +106,7 @@ class CollectController {
             @AuthenticationPrincipal Me me,
             @PathVariable UUID assessment,
             @RequestPart MultipartFile file,
-            @RequestParam(defaultValue = "") List<Integer> leaveOut)
-            throws IOException {
-        return bringingIn.take(me, assessment, file.getBytes(), new HashSet<>(leaveOut));
+            @RequestParam(defaultValue = "") List<Integer> leaveOut) {
+        return bringingIn.take(me, assessment, file::getBytes, new HashSet<>(leaveOut));
     }
 }

@@ -2,16 +2,15 @@ package org.scholion.server.collect;
 
 import java.sql.ResultSet;
 import java.sql.Timestamp;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
-import org.scholion.server.ledger.Attempt;
 import org.scholion.server.platform.JsonColumn;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
 
@@ -27,11 +26,30 @@ class Drafts {
     /** The last that was said to an item. */
     record Draft(JsonNode answer, boolean flagged, Instant at) {}
 
-    @Transactional(propagation = Propagation.MANDATORY)
-    void append(Attempt attempt, String item, JsonNode answer, boolean flagged, Instant at) {
-        db.sql("insert into draft_answer (school_id, attempt_id, item, answer, flagged, at) values (?, ?, ?, ?, ?, ?)")
-                .params(attempt.school(), attempt.id(), item, JsonColumn.of(answer), flagged, Timestamp.from(at))
-                .update();
+    /**
+     * Appends an answer, in one statement that also looks whether it may still be given: the attempt is one's own, not
+     * handed in, and its time is not over. Handing in waits for it, so that an acknowledged answer is among what is read.
+     *
+     * @return whether it was appended
+     */
+    boolean append(UUID attempt, UUID student, Draft draft, String item, Duration grace) {
+        return db.sql("""
+                        insert into draft_answer (school_id, attempt_id, item, answer, flagged, at)
+                        select x.school_id, x.id, :item, :answer, :flagged, :now
+                        from attempt x join sitting s on s.id = x.sitting_id
+                        where x.id = :attempt and x.student_id = :student and x.handed_in_at is null
+                          and :now <= least(s.closes_at, x.started_at + make_interval(mins => s.minutes))
+                                      + make_interval(secs => :grace)
+                        for key share of x""")
+                        .param("item", item)
+                        .param("answer", JsonColumn.of(draft.answer()))
+                        .param("flagged", draft.flagged())
+                        .param("now", Timestamp.from(draft.at()))
+                        .param("attempt", attempt)
+                        .param("student", student)
+                        .param("grace", (double) grace.toSeconds())
+                        .update()
+                == 1;
     }
 
     @Transactional(readOnly = true)

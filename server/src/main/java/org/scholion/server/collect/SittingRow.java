@@ -2,6 +2,8 @@ package org.scholion.server.collect;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Duration;
@@ -33,6 +35,10 @@ class SittingRow {
 
     @Nullable
     Integer minutes;
+
+    @Enumerated(EnumType.STRING)
+    @Column(name = "paper_after")
+    PaperAfter paperAfter = PaperAfter.WHEN_ALL_CLOSED;
 
     @Column(name = "made_by")
     UUID madeBy = new UUID(0, 0);

@@ -4,6 +4,7 @@ import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -58,7 +59,7 @@ public class Sittings {
 
         List<SittingRow> findByAssessment(UUID assessment);
 
-        List<SittingRow> findByClosesAtBefore(Instant moment);
+        boolean existsByAssessmentAndClosesAtAfter(UUID assessment, Instant moment);
     }
 
     /** When and to whom an assessment is given. */
@@ -66,14 +67,20 @@ public class Sittings {
             UUID section,
             Instant opens,
             Instant closes,
-            @Nullable Integer minutes) {}
+            @Nullable Integer minutes,
+            @Nullable PaperAfter paperAfter) {
+        public GiveOut(UUID section, Instant opens, Instant closes, @Nullable Integer minutes) {
+            this(section, opens, closes, minutes, null);
+        }
+    }
 
     public record SittingLine(
             UUID id,
             UUID section,
             Instant opens,
             Instant closes,
-            @Nullable Integer minutes) {}
+            @Nullable Integer minutes,
+            PaperAfter paperAfter) {}
 
     /** Gives out: freezes the first edition when there is none, and opens a sitting for the section. */
     @Transactional
@@ -114,6 +121,7 @@ public class Sittings {
         row.opensAt = wanted.opens();
         row.closesAt = wanted.closes();
         row.minutes = wanted.minutes();
+        row.paperAfter = Objects.requireNonNullElse(wanted.paperAfter(), PaperAfter.WHEN_ALL_CLOSED);
         row.madeBy = me.id();
         row.madeAt = clock.instant();
         repository.saveAndFlush(row);
@@ -174,6 +182,26 @@ public class Sittings {
         return line(row);
     }
 
+    /** Says when students who have handed in may see the questions again. */
+    @Transactional
+    public SittingLine setPaperAfter(Me me, UUID sitting, PaperAfter after) {
+        access.require(me, Access.Action.WORK_ON_SITTING, sitting);
+        SittingRow row = repository.findById(sitting).orElseThrow(Refused::notFound);
+        row.paperAfter = after;
+        events.say("assessment:" + row.assessment);
+        return line(row);
+    }
+
+    /** Whether somebody who has handed in may see the questions again now. */
+    @Transactional(readOnly = true)
+    boolean isOpenAgain(SittingRow sitting, Instant now) {
+        return switch (sitting.paperAfter) {
+            case AT_ONCE -> true;
+            case NEVER -> false;
+            case WHEN_ALL_CLOSED -> !repository.existsByAssessmentAndClosesAtAfter(sitting.assessment, now);
+        };
+    }
+
     @Transactional(readOnly = true)
     public List<SittingLine> of(UUID assessment) {
         return repository.findByAssessment(assessment).stream()
@@ -187,6 +215,6 @@ public class Sittings {
     }
 
     private static SittingLine line(SittingRow row) {
-        return new SittingLine(row.id, row.section, row.opensAt, row.closesAt, row.minutes);
+        return new SittingLine(row.id, row.section, row.opensAt, row.closesAt, row.minutes, row.paperAfter);
     }
 }

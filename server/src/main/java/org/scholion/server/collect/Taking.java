@@ -1,5 +1,7 @@
 package org.scholion.server.collect;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -7,6 +9,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
@@ -45,6 +48,8 @@ public class Taking {
     private final Veil veil;
     private final JdbcClient db;
     private final Clock clock;
+    private final Cache<UUID, Known> known =
+            Caffeine.newBuilder().maximumSize(20_000).build();
 
     Taking(
             Sittings sittings,
@@ -75,12 +80,17 @@ public class Taking {
     /** The questions' own paper, seen beside the answers. */
     public record PaperSheet(String file, String name, String type) {}
 
-    /** The paper as the student sees it. Nothing of the key is in it. */
+    /**
+     * The paper as the student sees it. Nothing of the key is in it.
+     *
+     * @param open whether the questions may be seen now; they are left out where not
+     */
     public record Paper(
             UUID attempt,
             String title,
             Instant deadline,
             boolean handedIn,
+            boolean open,
             List<PaperItem> items,
             List<PaperSheet> questions,
             Map<String, Object> answers,
@@ -125,10 +135,22 @@ public class Taking {
         Attempt attempt = own(me, attemptId);
         // The student sees the edition they began with, whatever was corrected since.
         Edition edition = editions.numbered(attempt.assessment(), attempt.edition());
-        OwnIds ids = new OwnIds(veil, attemptId);
+        SittingRow sitting = sittings.require(attempt.sitting());
+        Instant deadline = sitting.deadline(attempt.startedAt());
+        Instant now = clock.instant();
+        boolean over = attempt.isIn() || now.isAfter(deadline.plus(GRACE));
+        String title = edition.assessment().title();
+        return over && !sittings.isOpenAgain(sitting, now)
+                ? new Paper(
+                        attemptId, title, deadline, attempt.isIn(), false, List.of(), List.of(), Map.of(), List.of())
+                : open(attempt, edition, deadline);
+    }
+
+    private Paper open(Attempt attempt, Edition edition, Instant deadline) {
+        OwnIds ids = new OwnIds(veil, attempt.id());
         Map<String, Object> answers = new LinkedHashMap<>();
         List<String> flagged = new ArrayList<>();
-        drafts.of(attemptId).forEach((item, draft) -> {
+        drafts.of(attempt.id()).forEach((item, draft) -> {
             edition.assessment()
                     .item(item)
                     .ifPresent(i -> answers.put(item, JsonColumn.plain(ids.shown(i, draft.answer()))));
@@ -137,13 +159,14 @@ public class Taking {
             }
         });
         return new Paper(
-                attemptId,
+                attempt.id(),
                 edition.assessment().title(),
-                sittings.require(attempt.sitting()).deadline(attempt.startedAt()),
+                deadline,
                 attempt.isIn(),
+                true,
                 PaperItem.of(
                         edition.file(),
-                        new OwnOrder(edition.file(), attemptId.getLeastSignificantBits(), attempt.leftOut()),
+                        new OwnOrder(edition.file(), attempt.id().getLeastSignificantBits(), attempt.leftOut()),
                         ids),
                 edition.file().layout().questions().stream()
                         .map(q -> new PaperSheet(q.file(), q.name(), q.type()))
@@ -152,25 +175,41 @@ public class Taking {
                 flagged);
     }
 
-    @Transactional
+    /** What of an attempt never changes, so that saving an answer is one statement. */
+    private record Known(UUID student, UUID assessment, Edition edition, Set<String> leftOut) {
+        Item item(String id) {
+            return edition.assessment()
+                    .item(id)
+                    .filter(i -> !leftOut.contains(id))
+                    .orElseThrow(Refused::notFound);
+        }
+    }
+
+    private Known known(UUID attemptId) {
+        return known.get(attemptId, id -> {
+            Attempt attempt = attempts.require(id);
+            return new Known(
+                    attempt.student(),
+                    attempt.assessment(),
+                    editions.numbered(attempt.assessment(), attempt.edition()),
+                    attempt.leftOut());
+        });
+    }
+
+    /** Saves an answer: the acknowledgement is sent when it is safe. */
     public SavedAnswer answer(Me me, UUID attemptId, String itemId, @Nullable Object answer, boolean flagged) {
-        Attempt attempt = own(me, attemptId);
+        Known known = known(attemptId);
+        access.requireOwn(me, known.student());
+        JsonNode kept = kept(attemptId, known.item(itemId), answer);
         Instant now = clock.instant();
-        if (!attempts.hold(attemptId)) {
-            throw Refused.conflict("handed-in", "You have handed this in already; your answers stay as they were.");
+        if (!drafts.append(attemptId, me.id(), new Drafts.Draft(kept, flagged, now), itemId, GRACE)) {
+            throw attempts.require(attemptId).isIn()
+                    ? Refused.conflict("handed-in", "You have already handed this in. Your answers have not changed.")
+                    : Refused.conflict(
+                            "closed",
+                            "Time is up. Everything that was saved before the end counts; your last change was not saved.");
         }
-        if (now.isAfter(sittings.require(attempt.sitting())
-                .deadline(attempt.startedAt())
-                .plus(GRACE))) {
-            throw Refused.conflict("closed", "The time is over. What was saved before counts.");
-        }
-        Edition edition = editions.numbered(attempt.assessment(), attempt.edition());
-        Item item = edition.assessment()
-                .item(itemId)
-                .filter(i -> !attempt.leftOut().contains(i.id()))
-                .orElseThrow(Refused::notFound);
-        drafts.append(attempt, itemId, kept(attemptId, item, answer), flagged, now);
-        events.say("assessment:" + attempt.assessment());
+        events.saySoon("assessment:" + known.assessment());
         return new SavedAnswer(now);
     }
 

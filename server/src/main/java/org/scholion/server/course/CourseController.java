@@ -1,6 +1,5 @@
 package org.scholion.server.course;
 
-import java.io.IOException;
 import java.util.List;
 import java.util.UUID;
 import org.scholion.server.platform.Me;
@@ -36,15 +35,13 @@ class CourseController {
 
     @PostMapping(value = "/{course}/roster/preview", consumes = "multipart/form-data")
     Rosters.RosterEffect preview(
-            @AuthenticationPrincipal Me me, @PathVariable UUID course, @RequestPart MultipartFile file)
-            throws IOException {
-        return rosters.preview(me, course, file.getBytes());
+            @AuthenticationPrincipal Me me, @PathVariable UUID course, @RequestPart MultipartFile file) {
+        return rosters.preview(me, course, rosters.read(me, course, file::getBytes));
     }
 
     @PostMapping(value = "/{course}/roster", consumes = "multipart/form-data")
     Rosters.RosterEffect take(
-            @AuthenticationPrincipal Me me, @PathVariable UUID course, @RequestPart MultipartFile file)
-            throws IOException {
-        return rosters.take(me, course, file.getBytes());
+            @AuthenticationPrincipal Me me, @PathVariable UUID course, @RequestPart MultipartFile file) {
+        return rosters.take(me, course, rosters.read(me, course, file::getBytes));
     }
 }

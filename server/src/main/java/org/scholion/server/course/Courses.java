@@ -126,6 +126,15 @@ public class Courses {
                 .single();
     }
 
+    /** Whether a student is in a course that one teaches. */
+    @Transactional(readOnly = true)
+    public boolean teaches(Me me, UUID student) {
+        return !db.sql("""
+                        select 1 from enrolment e join section s on s.id = e.section_id
+                        join course_teacher t on t.course_id = s.course_id
+                        where e.student_id = ? and t.person_id = ? limit 1""").params(student, me.id()).query(Integer.class).list().isEmpty();
+    }
+
     /** Everybody on the course's rosters, with all that a file may call them by. */
     @Transactional(readOnly = true)
     public List<Known> known(UUID course) {

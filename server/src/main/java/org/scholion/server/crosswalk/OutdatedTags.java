@@ -20,6 +20,7 @@ import org.scholion.server.key.ItemCodes;
 import org.scholion.server.ledger.Regrading;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Refused;
 import org.scholion.server.standard.Frameworks;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -152,8 +153,16 @@ class OutdatedTags {
                 .filter(Objects::nonNull)
                 .distinct()
                 .forEach(id -> inPaper(me, id, items(taken, id), old, crosswalk));
-        items(taken, null).forEach(id -> inBank(me, UUID.fromString(id), old, crosswalk));
+        items(taken, null).forEach(id -> inBank(me, bankId(id), old, crosswalk));
         return taken.size();
+    }
+
+    private static UUID bankId(String id) {
+        try {
+            return UUID.fromString(id);
+        } catch (IllegalArgumentException e) {
+            throw Refused.notFound();
+        }
     }
 
     private static Set<String> items(List<TagTaken> taken, @Nullable UUID assessment) {

@@ -180,7 +180,10 @@ class Demo implements ApplicationRunner {
         clock.at(
                 at,
                 () -> bringingIn.take(
-                        school.aud(), house.write(school, "reckoning"), DemoSchool.bytes("reckoning.csv"), Set.of()));
+                        school.aud(),
+                        house.write(school, "reckoning"),
+                        () -> DemoSchool.bytes("reckoning.csv"),
+                        Set.of()));
     }
 
     private UUID given(School school, String name, Instant at, Duration open, String... sections) {

@@ -8,10 +8,13 @@ import org.jspecify.annotations.Nullable;
 import org.scholion.formats.assessment.AssessmentFile;
 import org.scholion.formats.json.Fault;
 import org.scholion.formats.json.Json;
+import org.scholion.formats.json.Texts;
 import org.scholion.server.access.Access;
+import org.scholion.server.file.FileUses;
 import org.scholion.server.person.People;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.JsonColumn;
+import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.scholion.server.standard.Frameworks;
@@ -32,6 +35,7 @@ public class Assessments {
     private final Frameworks frameworks;
     private final Access access;
     private final ItemHistory history;
+    private final FileUses files;
     private final People people;
     private final Ids ids;
     private final Clock clock;
@@ -42,6 +46,7 @@ public class Assessments {
             Frameworks frameworks,
             Access access,
             ItemHistory history,
+            FileUses files,
             People people,
             Ids ids,
             Clock clock) {
@@ -50,6 +55,7 @@ public class Assessments {
         this.frameworks = frameworks;
         this.access = access;
         this.history = history;
+        this.files = files;
         this.people = people;
         this.ids = ids;
         this.clock = clock;
@@ -91,7 +97,7 @@ public class Assessments {
         row.id = ids.next();
         row.school = me.school();
         row.course = course;
-        row.title = title.strip();
+        row.title = Lengths.name("title", title);
         row.draft = Json.write(empty(row.title));
         row.madeBy = me.id();
         row.madeAt = clock.instant();
@@ -167,11 +173,18 @@ public class Assessments {
     public UUID copy(Me me, UUID from, UUID course) {
         access.require(me, Access.Action.USE_KEY, from);
         AssessmentRow row = repository.findById(from).orElseThrow(Refused::notFound);
-        UUID made = create(me, course, row.title + " (copy)");
+        String title = copyOf(row.title);
+        UUID made = create(me, course, title);
         ObjectNode draft = JsonColumn.read(row.draft).deepCopy().asObject();
-        draft.put("title", row.title + " (copy)");
+        draft.put("title", title);
         save(me, made, JsonColumn.plain(draft), 0);
         return made;
+    }
+
+    private static String copyOf(String title) {
+        String end = " (copy)";
+        int most = Texts.LONGEST_NAME - end.length();
+        return (title.length() > most ? title.substring(0, most) : title) + end;
     }
 
     /** Puts the draft to what a new edition says, so that the key that is shown is the key that scores. */
@@ -192,7 +205,9 @@ public class Assessments {
         if (!draft.isObject() || text.length() > LARGEST) {
             throw Refused.invalid("", "a key is one object of at most four megabytes");
         }
+        Lengths.document(draft);
         history.keep(row.id, person, JsonColumn.read(row.draft), draft);
+        files.note(row.school, FileUses.Kind.KEY, row.id, draft);
         row.draft = text;
         row.changedBy = person;
         row.title = draft.path("title").asString("").isBlank()

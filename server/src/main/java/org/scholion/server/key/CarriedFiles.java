@@ -4,7 +4,7 @@ import java.util.Base64;
 import java.util.LinkedHashSet;
 import java.util.Set;
 import java.util.regex.Pattern;
-import org.scholion.server.platform.Files;
+import org.scholion.server.file.Files;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.stereotype.Component;

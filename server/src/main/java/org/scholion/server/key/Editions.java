@@ -12,6 +12,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.score.Ruling;
+import org.scholion.server.file.FileUses;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
@@ -27,6 +28,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** Frozen editions, compiled once and kept. An edition never changes, so that what is kept is never stale. */
 @Service
 public class Editions {
+    private final FileUses files;
     private final JdbcClient db;
     private final Ids ids;
     private final Clock clock;
@@ -35,7 +37,8 @@ public class Editions {
     private final Cache<Numbered, UUID> known =
             Caffeine.newBuilder().maximumSize(5_000).build();
 
-    Editions(JdbcClient db, Ids ids, Clock clock) {
+    Editions(FileUses files, JdbcClient db, Ids ids, Clock clock) {
+        this.files = files;
         this.db = db;
         this.ids = ids;
         this.clock = clock;
@@ -106,10 +109,12 @@ public class Editions {
      */
     @Transactional
     public void add(Me me, Edition edition, String why, @Nullable Integer undoes) {
+        UUID id = ids.next();
+        files.note(me.school(), FileUses.Kind.EDITION, id, edition.definition());
         db.sql("""
                         insert into edition (id, assessment_id, number, definition, rulings, why, undoes, made_by, made_at)
                         values (?, ?, ?, ?, ?, ?, ?, ?, ?)""")
-                .param(ids.next())
+                .param(id)
                 .param(edition.assessmentId())
                 .param(edition.number())
                 .param(JsonColumn.of(edition.definition()))

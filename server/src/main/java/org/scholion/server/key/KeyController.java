@@ -1,10 +1,10 @@
 package org.scholion.server.key;
 
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
 import org.scholion.server.access.Access;
+import org.scholion.server.platform.HeavyWork;
 import org.scholion.server.platform.Me;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -29,12 +29,15 @@ class KeyController {
     private final Editions editions;
     private final Access access;
     private final AssessmentFiles files;
+    private final HeavyWork heavyWork;
 
-    KeyController(Assessments assessments, Editions editions, Access access, AssessmentFiles files) {
+    KeyController(
+            Assessments assessments, Editions editions, Access access, AssessmentFiles files, HeavyWork heavyWork) {
         this.assessments = assessments;
         this.editions = editions;
         this.access = access;
         this.files = files;
+        this.heavyWork = heavyWork;
     }
 
     record NewAssessment(UUID course, String title) {}
@@ -75,9 +78,9 @@ class KeyController {
 
     @PostMapping(value = "/courses/{course}/assessment-file", consumes = "multipart/form-data")
     @ResponseStatus(HttpStatus.CREATED)
-    Created take(@AuthenticationPrincipal Me me, @PathVariable UUID course, @RequestPart MultipartFile file)
-            throws IOException {
-        return new Created(files.take(me, course, file.getBytes()));
+    Created take(@AuthenticationPrincipal Me me, @PathVariable UUID course, @RequestPart MultipartFile file) {
+        access.require(me, Access.Action.SEE_COURSE, course);
+        return new Created(heavyWork.inTurn(me, () -> files.take(me, course, file.getBytes())));
     }
 
     record CopyOf(UUID assessment) {}

@@ -5,7 +5,7 @@ import java.util.UUID;
 import org.scholion.formats.assessment.AssessmentFile;
 import org.scholion.formats.assessment.AssessmentReader;
 import org.scholion.server.access.Access;
-import org.scholion.server.platform.Files;
+import org.scholion.server.file.Files;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.scholion.sheets.paper.PaperPage;

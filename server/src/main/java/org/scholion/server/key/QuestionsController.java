@@ -1,6 +1,5 @@
 package org.scholion.server.key;
 
-import java.io.IOException;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -10,12 +9,14 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.formats.json.Fault;
 import org.scholion.formats.json.Json;
+import org.scholion.formats.json.Texts;
 import org.scholion.formats.questions.FoundItem;
 import org.scholion.formats.questions.QuestionTable;
 import org.scholion.formats.questions.QuestionText;
 import org.scholion.formats.questions.Role;
 import org.scholion.formats.table.Spreadsheet;
 import org.scholion.server.access.Access;
+import org.scholion.server.platform.HeavyWork;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
@@ -36,10 +37,12 @@ class QuestionsController {
     private static final int MOST_TEXT = 500_000;
 
     private final Assessments assessments;
+    private final HeavyWork heavyWork;
     private final Access access;
 
-    QuestionsController(Assessments assessments, Access access) {
+    QuestionsController(Assessments assessments, HeavyWork heavyWork, Access access) {
         this.assessments = assessments;
+        this.heavyWork = heavyWork;
         this.access = access;
     }
 
@@ -59,10 +62,12 @@ class QuestionsController {
             @AuthenticationPrincipal Me me,
             @PathVariable UUID assessment,
             @RequestPart MultipartFile file,
-            @RequestPart(required = false) @Nullable String roles)
-            throws IOException {
+            @RequestPart(required = false) @Nullable String roles) {
         access.require(me, Access.Action.EDIT_KEY, assessment);
-        QuestionTable table = QuestionTable.of(Spreadsheet.read(file.getBytes()), codes(assessment), chosen(roles));
+        Set<String> codes = codes(assessment);
+        Map<Integer, Role> chosen = chosen(roles);
+        QuestionTable table =
+                heavyWork.inTurn(me, () -> QuestionTable.of(Spreadsheet.read(file.getBytes()), codes, chosen));
         return new QuestionsFound(
                 table.columns().stream()
                         .map(c -> new QuestionColumn(c.index(), c.name(), c.role(), c.because()))
@@ -102,7 +107,9 @@ class QuestionsController {
         if (typed.text().length() > MOST_TEXT) {
             throw Refused.invalid("text", "at most 500,000 characters at once");
         }
-        return new QuestionsFound(List.of(), found(QuestionText.read(typed.text(), codes(assessment))));
+        Set<String> codes = codes(assessment);
+        return new QuestionsFound(
+                List.of(), found(heavyWork.inTurn(me, () -> QuestionText.read(Texts.printable(typed.text()), codes))));
     }
 
     private static List<FoundQuestion> found(List<FoundItem> items) {

@@ -5,6 +5,7 @@ import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
 import java.util.UUID;
 import org.scholion.server.platform.Events;
+import org.scholion.server.platform.Traces;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Bean;
@@ -42,7 +43,7 @@ class Curves {
                 computed++;
             } catch (RuntimeException e) {
                 // One assessment's trouble is nobody else's; it is tried again with the next round.
-                LOG.error("the curve of an assessment could not be computed", e);
+                LOG.error("the curve of an assessment could not be computed: {}", Traces.withoutTexts(e));
             }
         }
         return computed;

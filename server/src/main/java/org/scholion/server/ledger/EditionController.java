@@ -4,6 +4,7 @@ import java.util.UUID;
 import org.scholion.server.access.Access;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.key.Edition;
+import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -51,6 +52,7 @@ class EditionController {
 
     private Regrading.Making making(UUID assessment, EditionChange change) {
         String why = Lengths.atMost("why", change.why().strip(), LONGEST_WHY);
+        Lengths.document(JsonColumn.node(change.definition()));
         return latest -> new Regrading.Made(
                 Regrading.next(latest, assessments.whole(assessment, change.definition())),
                 why.isEmpty() ? "the key was changed" : why);

@@ -1,8 +1,12 @@
 package org.scholion.server.person;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -40,7 +44,7 @@ public class People {
     interface Repository extends JpaRepository<Person, UUID> {
         Optional<Person> findByUsernameIgnoreCase(String username);
 
-        Optional<Person> findBySchoolAndNumber(UUID school, String number);
+        List<Person> findBySchoolAndNumberIn(UUID school, Collection<String> numbers);
 
         List<Person> findBySchoolOrderByFamilyAscGivenAsc(UUID school);
 
@@ -91,6 +95,21 @@ public class People {
         return repository.findMadeUp(person).map(Person::me);
     }
 
+    /** A student of a roster: a name to sign in with is made from their own, since an address is not theirs to give. */
+    @Transactional
+    public Me addStudent(UUID school, String given, String family, String number, @Nullable String email) {
+        String username = freeUsername(SignInName.of(given, family, number));
+        return add(school, new NewPerson(Me.Role.STUDENT, given, family, number, email, username), null);
+    }
+
+    private String freeUsername(String wanted) {
+        String free = wanted;
+        for (int n = 2; repository.findByUsernameIgnoreCase(free).isPresent(); n++) {
+            free = wanted + n;
+        }
+        return free;
+    }
+
     @Transactional
     public Me add(UUID school, NewPerson who, @Nullable String passwordHash) {
         Person person = new Person();
@@ -106,9 +125,14 @@ public class People {
         return repository.saveAndFlush(person).me();
     }
 
+    /** Those of the school who have one of these numbers, by number. */
     @Transactional(readOnly = true)
-    public Optional<Me> byNumber(UUID school, String number) {
-        return repository.findBySchoolAndNumber(school, number).map(Person::me);
+    public Map<String, Me> byNumbers(UUID school, Collection<String> numbers) {
+        Map<String, Me> found = new HashMap<>();
+        repository
+                .findBySchoolAndNumberIn(school, numbers)
+                .forEach(p -> found.put(Objects.requireNonNull(p.number), p.me()));
+        return found;
     }
 
     /** A person's name as it is shown; of nobody, nothing. */

@@ -9,6 +9,7 @@ import org.scholion.formats.json.Fault;
 import org.scholion.formats.json.Faults;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.TypeMismatchException;
 import org.springframework.dao.DataAccessException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
@@ -19,8 +20,10 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.transaction.TransactionException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
@@ -76,6 +79,21 @@ class Problems extends ResponseEntityExceptionHandler {
     protected @Nullable ResponseEntity<Object> handleHttpMessageNotReadable(
             HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         Refused refused = Unreadable.of(e.getCause());
+        return ResponseEntity.status(refused.status()).body(refused(refused));
+    }
+
+    /** An address with something in it that is no id or number: there is nothing there. */
+    @Override
+    protected @Nullable ResponseEntity<Object> handleTypeMismatch(
+            TypeMismatchException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        Refused refused = e instanceof MethodArgumentTypeMismatchException argument
+                        && argument.getParameter().hasParameterAnnotation(RequestParam.class)
+                ? new Refused(
+                        HttpStatus.BAD_REQUEST,
+                        "unreadable",
+                        "“" + argument.getName() + "” in the address is not what belongs there.",
+                        List.of())
+                : Refused.notFound();
         return ResponseEntity.status(refused.status()).body(refused(refused));
     }
 

@@ -11,6 +11,7 @@ import org.scholion.server.access.Access;
 import org.scholion.server.key.RubricWords;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.JsonColumn;
+import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -184,7 +185,7 @@ public class Rubrics {
         if (title.isBlank() || title.strip().length() > LONGEST_TITLE) {
             throw Refused.invalid("title", "a rubric has a title of at most " + LONGEST_TITLE + " characters");
         }
-        JsonNode rubric = JsonColumn.node(definition);
+        JsonNode rubric = Lengths.document(JsonColumn.node(definition));
         var faults = OneRubric.faults(rubric);
         if (!faults.isEmpty()) {
             throw Refused.invalid(faults);

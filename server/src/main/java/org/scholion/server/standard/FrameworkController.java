@@ -1,6 +1,5 @@
 package org.scholion.server.standard;
 
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
@@ -10,6 +9,7 @@ import org.scholion.formats.assessment.FrameworkWriter;
 import org.scholion.formats.standards.CaseReader;
 import org.scholion.formats.standards.FrameworkTable;
 import org.scholion.formats.table.Spreadsheet;
+import org.scholion.server.platform.HeavyWork;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
 import org.springframework.http.HttpStatus;
@@ -30,9 +30,11 @@ import org.springframework.web.multipart.MultipartFile;
 @RequestMapping("/api")
 class FrameworkController {
     private final Frameworks frameworks;
+    private final HeavyWork heavyWork;
 
-    FrameworkController(Frameworks frameworks) {
+    FrameworkController(Frameworks frameworks, HeavyWork heavyWork) {
         this.frameworks = frameworks;
+        this.heavyWork = heavyWork;
     }
 
     record FrameworkChange(Object definition, int revision) {}
@@ -92,16 +94,18 @@ class FrameworkController {
             @AuthenticationPrincipal Me me,
             @RequestPart MultipartFile file,
             @RequestPart(required = false) @Nullable String title,
-            @RequestPart(required = false) @Nullable String version)
-            throws IOException {
-        byte[] bytes = file.getBytes();
+            @RequestPart(required = false) @Nullable String version) {
+        Framework framework = heavyWork.inTurn(
+                me, () -> read(file.getBytes(), title == null ? "" : title, version == null ? "1" : version));
+        return new Created(frameworks.take(me, FrameworkWriter.write(framework)));
+    }
+
+    private static Framework read(byte[] bytes, String title, String version) {
         String text =
                 new String(bytes, StandardCharsets.UTF_8).replace("\uFEFF", "").strip();
-        Framework framework = text.startsWith("{")
+        return text.startsWith("{")
                 ? CaseReader.read(text)
-                : FrameworkTable.read(
-                        Spreadsheet.read(bytes), "table", title == null ? "" : title, version == null ? "1" : version);
-        return new Created(frameworks.take(me, FrameworkWriter.write(framework)));
+                : FrameworkTable.read(Spreadsheet.read(bytes), "table", title, version);
     }
 
     @PostMapping("/courses/{course}/frameworks")

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.scholion.formats.json.Fault;
+import org.scholion.formats.json.Texts;
 import tools.jackson.databind.JsonNode;
 
 /** What a framework may have, so that one file cannot make Standards useless for a school. */
@@ -33,6 +34,7 @@ final class FrameworkLimits {
             return faults;
         }
         each(standards, faults);
+        faults.addAll(Texts.faults(framework));
         return faults.subList(0, Math.min(MOST_FAULTS, faults.size()));
     }
 

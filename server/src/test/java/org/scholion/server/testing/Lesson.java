@@ -5,7 +5,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.scholion.formats.json.Json;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 
 /** A small assessment of a test's own, written and taken over HTTP: choice, short text, number and open. */
@@ -72,6 +74,35 @@ public final class Lesson {
         body.put("closes", now.plusSeconds(3_600).toString());
         body.put("minutes", null);
         return teacher.post(path("/sittings"), body);
+    }
+
+    /** When students who have handed in may see the questions again, in the sitting that was given out first. */
+    public Visitor.Reply paperAfter(String when) {
+        return teacher.put("/api/sittings/" + sitting() + "/paper-after", Map.of("paperAfter", when));
+    }
+
+    /** The time of these sections is up since five minutes; of all when none is named. */
+    public void isOver(String... sections) {
+        List<UUID> over = new ArrayList<>();
+        for (String letter : sections) {
+            over.add(UUID.fromString(section(letter)));
+        }
+        school.bean(JdbcClient.class)
+                .sql("update sitting set closes_at = now() - interval '5 minutes', opens_at = now() - interval '1 hour'"
+                        + " where assessment_id = :id and (:all or section_id in (:over))")
+                .param("id", UUID.fromString(id))
+                .param("all", over.isEmpty())
+                .param("over", over.isEmpty() ? List.of(UUID.fromString(id)) : over)
+                .update();
+    }
+
+    public String sitting() {
+        return teacher.get(path("/collect"))
+                .ok()
+                .get("sittings")
+                .get(0)
+                .get("id")
+                .stringValue();
     }
 
     public String section(String letter) {

@@ -2,6 +2,7 @@ package org.scholion.server.testing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.CookieManager;
@@ -43,6 +44,12 @@ public final class Visitor {
         public JsonNode ok() {
             assertThat(status).as(body).isBetween(200, 299);
             return body.isBlank() ? Json.read("{}") : json();
+        }
+
+        /** What is no JSON came. */
+        public Reply ok200() {
+            assertThat(status).isEqualTo(200);
+            return this;
         }
 
         public Reply isRefused(int expected) {
@@ -184,6 +191,13 @@ public final class Visitor {
         return exchange(request(path)
                 .header("Content-Type", type)
                 .method(method, HttpRequest.BodyPublishers.ofByteArray(body)));
+    }
+
+    /** Bytes of which nobody says beforehand how many they are. */
+    public Reply sendChunked(String path, String type, byte[] body) {
+        return exchange(request(path)
+                .header("Content-Type", type)
+                .POST(HttpRequest.BodyPublishers.ofInputStream(() -> new ByteArrayInputStream(body))));
     }
 
     /** A stream that stays open. */

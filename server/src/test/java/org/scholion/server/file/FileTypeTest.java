@@ -1,4 +1,4 @@
-package org.scholion.server.platform;
+package org.scholion.server.file;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

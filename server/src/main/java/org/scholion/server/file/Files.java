@@ -1,4 +1,4 @@
-package org.scholion.server.platform;
+package org.scholion.server.file;
 
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -11,6 +11,9 @@ import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
 import org.jspecify.annotations.Nullable;
+import org.scholion.server.access.Access;
+import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Refused;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -20,11 +23,14 @@ import org.springframework.transaction.annotation.Transactional;
 public class Files {
     private static final int LARGEST_PICTURE = 10_000_000;
     private static final int LARGEST = 40_000_000;
+    private static final int LONGEST_NAME = 200;
 
+    private final Access access;
     private final JdbcClient db;
     private final Clock clock;
 
-    Files(JdbcClient db, Clock clock) {
+    Files(Access access, JdbcClient db, Clock clock) {
+        this.access = access;
         this.db = db;
         this.clock = clock;
     }
@@ -53,6 +59,7 @@ public class Files {
                                 + "' is no file that is taken here: pictures as PNG, JPEG, GIF or WebP, sound as MP3,"
                                 + " M4A, Ogg or WAV, papers as PDF"));
         refuseLarge(name, type, bytes.length);
+        String kept = name.length() > LONGEST_NAME ? name.substring(name.length() - LONGEST_NAME) : name;
         String id = sha256(bytes);
         db.sql("""
                         insert into file (school_id, id, type, name, size, bytes, made_by, made_at)
@@ -60,7 +67,7 @@ public class Files {
                 .param("school", me.school())
                 .param("id", id)
                 .param("type", type.media())
-                .param("name", name)
+                .param("name", kept.replace("\0", ""))
                 .param("size", bytes.length)
                 .param("bytes", bytes)
                 .param("me", me.id())
@@ -102,6 +109,14 @@ public class Files {
         }
     }
 
+    /** A file for somebody who asks for it by its name; a refusal looks like absence. */
+    @Transactional(readOnly = true)
+    Content see(Me me, String id) {
+        access.requireFile(me, id);
+        return find(me, id).orElseThrow(Refused::notFound);
+    }
+
+    /** A file of the school, for what was let in already: a paper that is printed, a key that is carried elsewhere. */
     @Transactional(readOnly = true)
     public Optional<Content> find(Me me, String id) {
         return db.sql("select type, bytes from file where school_id = ? and id = ?")

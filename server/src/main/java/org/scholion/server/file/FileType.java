@@ -1,4 +1,4 @@
-package org.scholion.server.platform;
+package org.scholion.server.file;
 
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;

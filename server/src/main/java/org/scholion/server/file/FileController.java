@@ -1,8 +1,9 @@
-package org.scholion.server.platform;
+package org.scholion.server.file;
 
 import java.io.IOException;
 import java.time.Duration;
 import java.util.Objects;
+import org.scholion.server.platform.Me;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -17,10 +18,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 
-/**
- * Files in and out. Whoever is signed in to the school and knows a file's hash may see it: the hash cannot be guessed,
- * and stands only where its picture may be seen.
- */
+/** Files in and out. A file is seen by whoever put it in, and by those who may see what it belongs to. */
 @RestController
 @RequestMapping("/api/files")
 class FileController {
@@ -39,7 +37,7 @@ class FileController {
 
     @GetMapping(value = "/{file}", produces = "*/*")
     ResponseEntity<byte[]> see(@AuthenticationPrincipal Me me, @PathVariable String file) {
-        Files.Content content = files.find(me, file).orElseThrow(Refused::notFound);
+        Files.Content content = files.see(me, file);
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(content.type()))
                 .cacheControl(

@@ -1,0 +1,53 @@
+import { Link } from "react-router";
+import type { Schemas } from "../../api/client";
+import { fileUrl } from "../../parts/upload";
+import { t } from "../../text";
+import { AnswerField } from "./AnswerField";
+import { Asked } from "./Asked";
+
+type Paper = Schemas["Paper"];
+
+/** After the end: what happens now and, where the teacher lets it be seen, the paper with the answers as they are. */
+export function HandedIn({ paper }: { paper: Paper }) {
+  return (
+    <main id="page" className="mx-auto max-w-2xl px-5 py-12">
+      <h1 className="font-script text-title font-semibold">{paper.title}</h1>
+      <p className="my-4" role="status">
+        {paper.handedIn
+          ? t(
+              "You have handed this in. Your answers stay as they are; the result comes when your teacher hands it back.",
+            )
+          : t("Time is up. Everything that was saved counts and is being handed in for you.")}
+      </p>
+      {!paper.open && <p className="my-4 text-soft">{t("The questions cannot be seen now.")}</p>}
+      <Link to="/todo" className="underline">
+        {t("To what else there is to do")}
+      </Link>
+      {paper.open && <ReadAgain paper={paper} />}
+    </main>
+  );
+}
+
+function ReadAgain({ paper }: { paper: Paper }) {
+  return (
+    <fieldset disabled className="mt-8 border-t border-rule">
+      <legend className="sr-only">{t("What you answered")}</legend>
+      {paper.questions.map((q) => (
+        <p key={q.file} className="mt-3">
+          <a className="underline" href={fileUrl(q.file)} target="_blank" rel="noreferrer">
+            {q.name || t("open")}
+          </a>
+        </p>
+      ))}
+      {paper.items.map((item) => (
+        <section key={item.id} className="mt-6" aria-label={t("Question {{n}}", { n: item.number })}>
+          <p className="text-small text-soft">
+            {item.number > 0 ? t("Question {{n}}", { n: item.number }) : t("Reading passage")}
+          </p>
+          <Asked item={item} />
+          <AnswerField item={item} answer={paper.answers[item.id] ?? null} onAnswer={() => undefined} />
+        </section>
+      ))}
+    </fieldset>
+  );
+}
