@@ -13,8 +13,8 @@ public final class Texts {
     /** In characters. A title is read in a list. */
     public static final int LONGEST_NAME = 200;
 
-    /** In characters; about forty pages. */
-    private static final int LONGEST = 120_000;
+    /** In characters; about thirty pages. */
+    private static final int LONGEST = 60_000;
 
     private static final Set<String> NAMES = Set.of("title", "label", "name", "code");
     private static final int MOST_FAULTS = 20;

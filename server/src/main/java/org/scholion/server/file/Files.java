@@ -25,6 +25,11 @@ public class Files {
     private static final int LARGEST = 40_000_000;
     private static final int LONGEST_NAME = 200;
 
+    /** What has to be unpacked before it is printed; photographs are printed as they are. */
+    private static final int MOST_PIXELS = 25_000_000;
+
+    private static final int MOST_PIXELS_OF_A_PHOTO = 120_000_000;
+
     private final Access access;
     private final JdbcClient db;
     private final Clock clock;
@@ -59,6 +64,7 @@ public class Files {
                                 + "' is no file that is taken here: pictures as PNG, JPEG, GIF or WebP, sound as MP3,"
                                 + " M4A, Ogg or WAV, papers as PDF"));
         refuseLarge(name, type, bytes.length);
+        Double aspect = type.isPicture() ? aspect(name, type, bytes) : null;
         String kept = name.length() > LONGEST_NAME ? name.substring(name.length() - LONGEST_NAME) : name;
         String id = sha256(bytes);
         db.sql("""
@@ -73,7 +79,7 @@ public class Files {
                 .param("me", me.id())
                 .param("now", java.sql.Timestamp.from(clock.instant()))
                 .update();
-        return new Taken(id, name, type.media(), bytes.length, type.isPicture() ? aspect(bytes) : null);
+        return new Taken(id, name, type.media(), bytes.length, aspect);
     }
 
     private static void refuseLarge(String name, FileType type, int size) {
@@ -90,8 +96,8 @@ public class Files {
         return Math.round(bytes / 1_000_000f);
     }
 
-    /** Read from the header alone, so that a picture that claims a huge size costs nothing. */
-    private static @Nullable Double aspect(byte[] bytes) {
+    /** Height over width. Read from the header alone, so that a picture that claims a huge size costs nothing. */
+    private static @Nullable Double aspect(String name, FileType type, byte[] bytes) {
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
             var readers = ImageIO.getImageReaders(in);
             if (!readers.hasNext()) {
@@ -100,6 +106,13 @@ public class Files {
             ImageReader reader = readers.next();
             try {
                 reader.setInput(in);
+                int most = type == FileType.JPEG ? MOST_PIXELS_OF_A_PHOTO : MOST_PIXELS;
+                if ((long) reader.getHeight(0) * reader.getWidth(0) > most) {
+                    throw Refused.invalid(
+                            "file",
+                            "'" + name + "' has " + reader.getWidth(0) + " × " + reader.getHeight(0)
+                                    + " points; make it smaller and put it in again");
+                }
                 return (double) reader.getHeight(0) / reader.getWidth(0);
             } finally {
                 reader.dispose();

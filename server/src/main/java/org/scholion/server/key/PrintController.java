@@ -6,6 +6,7 @@ import org.scholion.formats.assessment.AssessmentFile;
 import org.scholion.formats.assessment.AssessmentReader;
 import org.scholion.server.access.Access;
 import org.scholion.server.file.Files;
+import org.scholion.server.platform.HeavyWork;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.scholion.sheets.paper.PaperPage;
@@ -29,11 +30,13 @@ class PrintController {
 
     private final Assessments assessments;
     private final Files files;
+    private final HeavyWork heavyWork;
     private final Access access;
 
-    PrintController(Assessments assessments, Files files, Access access) {
+    PrintController(Assessments assessments, Files files, HeavyWork heavyWork, Access access) {
         this.assessments = assessments;
         this.files = files;
+        this.heavyWork = heavyWork;
         this.access = access;
     }
 
@@ -54,11 +57,13 @@ class PrintController {
             throw Refused.invalid("version", "there are versions 0 to " + MOST_VERSIONS);
         }
         AssessmentFile file = AssessmentReader.read(assessments.whole(assessment));
-        String page = PaperPage.of(
-                file,
-                hash -> files.find(me, hash).map(c -> new PaperPage.Picture(c.type(), c.bytes())),
-                answers,
-                version);
+        byte[] pdf = heavyWork.inTurn(
+                me,
+                () -> PaperPdf.of(PaperPage.of(
+                        file,
+                        hash -> files.find(me, hash).map(c -> new PaperPage.Picture(c.type(), c.bytes())),
+                        answers,
+                        version)));
         String name = file.assessment().title() + (answers ? " - key" : "")
                 + (version == 0 ? "" : " - version " + (char) ('A' + version - 1)) + ".pdf";
         return ResponseEntity.ok()
@@ -68,6 +73,6 @@ class PrintController {
                                 .filename(name, StandardCharsets.UTF_8)
                                 .build()
                                 .toString())
-                .body(PaperPdf.of(page));
+                .body(pdf);
     }
 }

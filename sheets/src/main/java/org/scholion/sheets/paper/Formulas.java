@@ -5,36 +5,31 @@ import com.openhtmltopdf.extend.FSObjectDrawerFactory;
 import com.openhtmltopdf.extend.OutputDevice;
 import com.openhtmltopdf.render.RenderingContext;
 import java.awt.Color;
-import java.awt.Insets;
 import java.awt.Shape;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.scilab.forge.jlatexmath.ParseException;
-import org.scilab.forge.jlatexmath.TeXConstants;
-import org.scilab.forge.jlatexmath.TeXFormula;
-import org.scilab.forge.jlatexmath.TeXIcon;
+import org.scholion.formats.rich.RichText;
+import org.scholion.sheets.formula.Formula;
 import org.w3c.dom.Element;
 
-/** Draws formulas. */
+/** Draws formulas into a page as outlines. */
 final class Formulas implements FSObjectDrawerFactory {
-    static final String TYPE = "application/x-formula";
-    private static final float SIZE = 15;
+    private static final String TYPE = "application/x-formula";
 
-    /** The width and height that a formula takes, in pixels of the page; null when it cannot be set. */
-    static int @Nullable [] size(String latex) {
-        try {
-            TeXIcon icon = icon(latex);
-            return new int[] {icon.getIconWidth(), icon.getIconHeight()};
-        } catch (ParseException e) {
-            return null;
-        }
+    /** Of the text around it. */
+    private static final double SIZE = 1.12;
+
+    /** The place of a formula in the page; empty for what cannot be set. */
+    static Optional<String> markup(String latex) {
+        return Formula.of(latex)
+                .map(f -> "<object type=\"" + TYPE + "\" data-latex=\"" + RichText.escaped(latex) + "\" style=\"width:"
+                        + em(f.width()) + ";height:" + em(f.height()) + ";display:inline-block;vertical-align:"
+                        + em(-f.descent()) + "\"></object>");
     }
 
-    private static TeXIcon icon(String latex) {
-        TeXIcon icon = new TeXFormula(latex).createTeXIcon(TeXConstants.STYLE_TEXT, SIZE);
-        icon.setInsets(new Insets(1, 1, 1, 1));
-        icon.setForeground(Color.BLACK);
-        return icon;
+    private static String em(double length) {
+        return Math.round(length * SIZE * 1_000) / 1_000.0 + "em";
     }
 
     @Override
@@ -58,12 +53,14 @@ final class Formulas implements FSObjectDrawerFactory {
                 OutputDevice device,
                 RenderingContext context,
                 int dotsPerPixel) {
-            TeXIcon icon = icon(e.getAttribute("data-latex"));
-            device.drawWithGraphics((float) x, (float) y, (float) width, (float) height, graphics -> {
-                double scale = width / dotsPerPixel / icon.getIconWidth();
-                graphics.scale(scale, scale);
-                icon.paintIcon(null, graphics, 0, 0);
-            });
+            Formula.of(e.getAttribute("data-latex"))
+                    .ifPresent(formula ->
+                            device.drawWithGraphics((float) x, (float) y, (float) width, (float) height, graphics -> {
+                                double scale = width / dotsPerPixel / formula.width();
+                                graphics.scale(scale, scale);
+                                graphics.setColor(Color.BLACK);
+                                graphics.fill(formula.outlines());
+                            }));
             return null;
         }
     }

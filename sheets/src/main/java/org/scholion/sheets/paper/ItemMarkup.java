@@ -105,12 +105,7 @@ final class ItemMarkup {
     }
 
     private static String formula(String latex, String otherwise) {
-        int[] size = Formulas.size(latex);
-        return size == null
-                ? RichText.escaped(otherwise)
-                : "<object type=\"" + Formulas.TYPE + "\" data-latex=\"" + RichText.escaped(latex) + "\" style=\"width:"
-                        + size[0] + "px;height:" + size[1]
-                        + "px;display:inline-block;vertical-align:middle\"></object>";
+        return Formulas.markup(latex).orElse(RichText.escaped(otherwise));
     }
 
     /** A line of mathematics as it is printed; one that cannot be read as it is typed. */

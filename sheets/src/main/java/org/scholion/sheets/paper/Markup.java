@@ -8,7 +8,7 @@ final class Markup {
             @page { size: A4; margin: 20mm 18mm;
               @bottom-right { content: counter(page) ' / ' counter(pages); font-family: Paper; font-size: 9pt; }
               @bottom-left { font-family: Paper; font-size: 9pt; } }
-            body { font-family: Paper; font-size: 11pt; line-height: 1.35; }
+            body { font-family: Paper; font-size: 11pt; line-height: 1.35; word-wrap: break-word; }
             h1 { font-size: 18pt; margin: 0 0 4mm 0; }
             h2 { font-size: 13pt; margin: 6mm 0 2mm 0; border-bottom: 0.5pt solid black; }
             p { margin: 0 0 1.5mm 0; }

@@ -1,7 +1,8 @@
 package org.scholion.sheets.paper;
 
-import java.util.Base64;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.function.Function;
@@ -12,6 +13,7 @@ import org.scholion.core.item.PassageItem;
 import org.scholion.core.total.Part;
 import org.scholion.formats.assessment.AssessmentFile;
 import org.scholion.formats.assessment.PaperOrder;
+import org.scholion.formats.json.Texts;
 import org.scholion.formats.rich.RichText;
 
 /**
@@ -27,6 +29,7 @@ public final class PaperPage {
     private final boolean withAnswers;
     private final int version;
     private final StringBuilder page = new StringBuilder();
+    private final Map<String, byte[]> shown = new HashMap<>();
 
     private PaperPage(
             AssessmentFile file, Function<String, Optional<Picture>> pictures, boolean withAnswers, int version) {
@@ -36,12 +39,12 @@ public final class PaperPage {
         this.version = version;
     }
 
-    public static String of(
+    public static PaperDocument of(
             AssessmentFile file, Function<String, Optional<Picture>> pictures, boolean withAnswers, int version) {
         return new PaperPage(file, pictures, withAnswers, version).write();
     }
 
-    private String write() {
+    private PaperDocument write() {
         String title = RichText.escaped(file.assessment().title());
         String which = version == 0 ? "" : " · " + letter();
         page.append("<html><head><style>")
@@ -60,7 +63,8 @@ public final class PaperPage {
                     "<p class=\"name\">Name: <span class=\"line\"></span> Section: <span class=\"short\"></span></p>");
         }
         items();
-        return page.append("</body></html>").toString();
+        page.append("</body></html>");
+        return new PaperDocument(Texts.printable(page.toString()), shown);
     }
 
     private String letter() {
@@ -111,11 +115,13 @@ public final class PaperPage {
         });
     }
 
-    /** A picture inside the document itself; what is not there leaves its words. */
+    /** A picture by its name; what is not there leaves its words. */
     private String picture(String hash, String alt) {
-        return pictures.apply(hash)
-                .map(p -> "<img src=\"data:" + p.type() + ";base64,"
-                        + Base64.getEncoder().encodeToString(p.bytes()) + "\" alt=\"" + RichText.escaped(alt) + "\"/>")
-                .orElse("<p>[" + RichText.escaped(alt) + "]</p>");
+        if (!shown.containsKey(hash)) {
+            pictures.apply(hash).ifPresent(p -> shown.put(hash, p.bytes()));
+        }
+        return shown.containsKey(hash)
+                ? "<img src=\"" + PaperDocument.PICTURE + ":" + hash + "\" alt=\"" + RichText.escaped(alt) + "\"/>"
+                : "<p>[" + RichText.escaped(alt) + "]</p>";
     }
 }

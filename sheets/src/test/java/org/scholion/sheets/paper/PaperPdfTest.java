@@ -1,15 +1,23 @@
 package org.scholion.sheets.paper;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
 import java.util.Optional;
+import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.scholion.formats.assessment.AssessmentFile;
 import org.scholion.formats.assessment.AssessmentReader;
+import org.scholion.formats.json.Faults;
 
 /** The paper and its key as a reader of the PDF finds them. */
 class PaperPdfTest {
@@ -74,6 +82,71 @@ class PaperPdfTest {
             String letter = paper.replaceAll(".*?([A-C]) south.*", "$1");
             assertThat(text(true, version)).contains("version " + (char) ('A' + version - 1), letter + " south");
             assertThat(paper).contains("C none of these");
+        }
+    }
+
+    private static byte[] printed(String body, Map<String, byte[]> pictures) {
+        return PaperPdf.of(new PaperDocument(
+                "<html><head><style>" + Markup.STYLE + "</style></head><body>" + body + "</body></html>", pictures));
+    }
+
+    @Test
+    void it_reads_neither_files_nor_addresses_and_shows_the_pictures_that_it_is_given() throws IOException {
+        ByteArrayOutputStream png = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(40, 30, BufferedImage.TYPE_INT_RGB), "png", png);
+        Path outside = Files.createTempFile("outside", ".png");
+        Files.write(outside, png.toByteArray());
+        try (PDDocument without = Loader.loadPDF(printed(
+                        "<p>one</p><img src=\"" + outside.toUri() + "\"/><object data=\"" + outside.toUri()
+                                + "\"></object><img src=\"picture:other\"/>",
+                        Map.of()));
+                PDDocument with =
+                        Loader.loadPDF(printed("<p>one</p><img src=\"picture:a\"/>", Map.of("a", png.toByteArray())))) {
+            assertThat(without.getPage(0).getResources().getXObjectNames()).isEmpty();
+            assertThat(with.getPage(0).getResources().getXObjectNames()).isNotEmpty();
+        } finally {
+            Files.delete(outside);
+        }
+    }
+
+    @Test
+    void a_long_word_breaks_and_stays_on_the_page() throws IOException {
+        try (PDDocument document = Loader.loadPDF(printed("<p>" + "m".repeat(3_000) + "</p>", Map.of()))) {
+            String lines = new PDFTextStripper().getText(document);
+            assertThat(lines.lines().mapToInt(String::length).max().orElse(0)).isBetween(20, 80);
+            assertThat(lines.replaceAll("[^m]", "")).hasSize(3_000);
+        }
+    }
+
+    @Test
+    void more_than_is_printed_at_once_is_refused_in_words() {
+        assertThatThrownBy(() -> printed("<p style=\"page-break-after: always\">x</p>".repeat(260), Map.of()))
+                .isInstanceOf(Faults.class)
+                .hasMessageContaining("at most 250 pages");
+        assertThatThrownBy(() -> printed("x".repeat(1_000_001), Map.of())).isInstanceOf(Faults.class);
+        assertThatThrownBy(() -> printed("<p>x</p>", Map.of("a", new byte[60_000_001])))
+                .isInstanceOf(Faults.class);
+        assertThatThrownBy(() -> printed("<ul><li>".repeat(4_000) + "x" + "</li></ul>".repeat(4_000), Map.of()))
+                .isInstanceOf(Faults.class);
+    }
+
+    @Test
+    void a_setting_that_is_interrupted_stops() {
+        Thread.currentThread().interrupt();
+        try {
+            assertThatThrownBy(() -> printed("<p>one two three</p>", Map.of())).isInstanceOf(Faults.class);
+        } finally {
+            assertThat(Thread.interrupted()).isTrue();
+        }
+    }
+
+    @Test
+    void characters_that_cannot_be_printed_do_not_stop_the_print_of_an_older_key() throws IOException {
+        AssessmentFile old = AssessmentReader.read("""
+                {"format": "scholion-assessment/1", "title": "Old", "items": [
+                 {"id": "t", "kind": "text", "points": "1", "prompt": "One\\u000btwo\\u0001?", "accept": [{"text": "x"}]}]}""");
+        try (PDDocument document = Loader.loadPDF(PaperPdf.of(PaperPage.of(old, hash -> Optional.empty(), false, 0)))) {
+            assertThat(new PDFTextStripper().getText(document)).contains("One two");
         }
     }
 }
