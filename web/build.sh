@@ -9,7 +9,7 @@ if [ ! -d node_modules ] || ! cmp -s package-lock.json node_modules/.installed-l
   npm ci --no-audit --no-fund --loglevel=error
   cp package-lock.json node_modules/.installed-lock
 fi
-stamp=$(find src public index.html openapi.json package-lock.json ./*.ts ./*.json -type f ! -path src/api/schema.ts -print0 2>/dev/null | sort -zu | xargs -0 sha256sum | sha256sum)
+stamp=$(find src public index.html openapi.json package-lock.json ./*.ts ./*.mjs ./*.json -type f ! -path src/api/schema.ts -print0 2>/dev/null | sort -zu | xargs -0 sha256sum | sha256sum)
 if [ -d dist ] && [ "$(cat dist/.stamp 2>/dev/null || true)" = "$stamp" ]; then exit 0; fi
 npm run --silent build
 echo "$stamp" > dist/.stamp

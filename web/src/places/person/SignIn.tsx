@@ -48,6 +48,11 @@ export function SignIn({ session }: { session: Schemas["Session"] }) {
             </Button>
           </div>
         </form>
+        <p className="mt-10 text-small text-soft">
+          <a className="underline" href="/notice.txt">
+            {t("What Scholion is made of, and under which licences")}
+          </a>
+        </p>
       </div>
       {session.demo && <DemoPeople onEnter={entered} />}
     </main>
