@@ -6,14 +6,18 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIf;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.scholion.server.course.Courses;
 import org.scholion.server.ledger.Standings;
+import org.scholion.server.testing.Colleague;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.TestDatabase;
 import org.scholion.server.testing.Visitor;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -117,6 +121,77 @@ class BringInTest {
         assertThat(said)
                 .contains("line 3", "stands in line 2 already", "belongs to Tamsin Orrel", "the first name is empty");
         assertThat(aud.get("/api/courses/" + course).body()).doesNotContain("99100");
+    }
+
+    @Test
+    void a_roster_names_nobody_outside_ones_courses_and_takes_somebody_only_where_number_and_names_agree(
+            Scholion.Running school) {
+        Colleague runa = Colleague.called(school, "Runa");
+        UUID ours = school.bean(JdbcClient.class)
+                .sql("select school_id from person where id = cast(? as uuid)")
+                .param(runa.id())
+                .query(UUID.class)
+                .single();
+        UUID course =
+                school.bean(Courses.class).add(ours, "Ropework for all", null, List.of(UUID.fromString(runa.id())));
+        String roster = "/api/courses/" + course + "/roster";
+        String head = "number,first name,surname,section\n";
+        for (String guess : List.of("40200,Some,Body,One\n", "40200,Tamsin,Body,One\n", "40200,Some,Orrel,One\n")) {
+            for (String way : List.of(roster, roster + "/preview")) {
+                String said = runa.visitor().sendFile(way, head + guess).body();
+                assertThat(said)
+                        .contains("is in use in this school under another name")
+                        .doesNotContain("Tamsin Orrel");
+            }
+        }
+        assertThat(runa.visitor().get("/api/courses/" + course).body()).doesNotContain("40200");
+        runa.visitor().sendFile(roster, head + "40200, TAMSIN ,orrel,One\n").ok();
+        assertThat(runa.visitor().get("/api/courses/" + course).body()).contains("Tamsin", "Orrel", "40200");
+        assertThat(runa.visitor()
+                        .sendFile(roster + "/preview", head + "40200,Some,Body,One\n")
+                        .body())
+                .as("now she teaches her")
+                .contains("belongs to Tamsin Orrel in your courses");
+    }
+
+    @Test
+    void names_of_a_roster_have_a_length_and_letters_of_any_script_and_nothing_else(Scholion.Running school) {
+        Visitor aud = school.as("Aud Meller");
+        String roster =
+                "/api/courses/" + aud.get("/api/courses").ok().get(0).get("id").stringValue() + "/roster/preview";
+        String head = "number,first name,surname,section,e-mail\n";
+        String good = "N1,Zoë,O’Brien-Müller,A,\nN2,小明,李,A,x@y.example\nN3,María José,d'Ávila (jr.),A,\n";
+        assertThat(aud.sendFile(roster, head + good).ok().get("faults")).isEmpty();
+        for (String bad : List.of(
+                "N4," + "x".repeat(3_000) + ",B,A,",
+                "N4,<b>Bo</b>,B,A,",
+                "N4,Bo,\uD83D\uDE00,A,",
+                "N4,Bo,123,A,",
+                "N4,Bo,B," + "s".repeat(100) + ",",
+                "=1+1,Bo,B,A,",
+                "N4,Bo,B,A,no address")) {
+            assertThat(aud.sendFile(roster, head + bad + "\n").ok().get("faults"))
+                    .as(bad.substring(0, Math.min(30, bad.length())))
+                    .hasSize(1);
+        }
+    }
+
+    @Test
+    void names_to_sign_in_with_are_made_of_peoples_own_names_and_never_of_a_rosters_addresses(
+            Scholion.Running school, JdbcClient db) {
+        Visitor aud = school.as("Aud Meller");
+        String course = aud.get("/api/courses").ok().get(0).get("id").stringValue();
+        aud.sendFile(
+                        "/api/courses/" + course + "/roster",
+                        "number,first name,surname,section,e-mail\n"
+                                + "S1,Sørine,Ånes,Section E,aud.meller@saltmarsh.example\n"
+                                + "S2,Sorine,Anes,Section E,berit.straum\u0040saltmarsh.example\nS3,小明,李,Section E,\n")
+                .ok();
+        assertThat(db.sql(
+                                "select number || ' ' || username from person where number in ('S1', 'S2', 'S3') order by number")
+                        .query(String.class)
+                        .list())
+                .containsExactly("S1 sorine.anes", "S2 sorine.anes2", "S3 student.s3");
     }
 
     @Test

@@ -16,6 +16,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.Visitor;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What comes in is looked at before it is parsed: too much, or what cannot be kept, is refused in words. */
 @ExtendWith(Scholion.class)
@@ -146,5 +147,59 @@ class ComingInTest {
                 .contains("title");
         aud.postAgain("/api/assessments", Map.of("course", course, "title", "A"), "k".repeat(201))
                 .isRefused(400);
+    }
+
+    @Test
+    void control_characters_and_endless_names_in_a_key_are_refused_by_their_place_and_nothing_is_changed(
+            Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Control characters");
+        for (String[] bad : new String[][] {
+            {"prompt", "Row\u0007 ashore", "items[0].prompt"},
+            {"prompt", "x".repeat(70_000), "items[0].prompt"},
+            {"title", "x".repeat(300), "title"}
+        }) {
+            ObjectNode definition = (ObjectNode) Lesson.definition("Control characters");
+            ObjectNode place = bad[0].equals("title")
+                    ? definition
+                    : definition.get("items").get(0).asObject();
+            place.put(bad[0], bad[1]);
+            assertThat(lesson.teacher
+                            .put(lesson.path("/key"), Map.of("definition", Lesson.plain(definition), "revision", 1))
+                            .isRefused(422)
+                            .body())
+                    .contains(bad[2]);
+        }
+        assertThat(lesson.title()).isEqualTo("Control characters");
+        lesson.giveOut("A").ok();
+        ObjectNode definition = (ObjectNode) Lesson.definition("Control characters");
+        definition.get("items").get(0).asObject().put("prompt", "Row\u0007 ashore");
+        lesson.teacher
+                .post(lesson.path("/editions"), lesson.change(definition, "a bell"))
+                .isRefused(422);
+        lesson.teacher
+                .post(
+                        "/api/bank/items",
+                        Map.of(
+                                "definition",
+                                Lesson.plain(definition.get("items").get(0))))
+                .isRefused(422);
+        lesson.teacher
+                .post("/api/bank/folders", Map.of("name", "f".repeat(201)))
+                .isRefused(422);
+    }
+
+    @Test
+    void a_character_that_cannot_be_printed_in_a_students_answer_becomes_a_space_and_the_answer_is_kept(
+            Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Pasted", "A");
+        Visitor noor = school.as("Noor Haddix");
+        String attempt = lesson.begin(noor);
+        Lesson.answer(noor, attempt, "q4", "Pasted\u000bfrom elsewhere").ok();
+        assertThat(noor.get("/api/student/attempts/" + attempt)
+                        .ok()
+                        .get("answers")
+                        .get("q4")
+                        .stringValue())
+                .isEqualTo("Pasted from elsewhere");
     }
 }

@@ -27,6 +27,8 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class Bodies extends OncePerRequestFilter {
     private static final int LONGEST_KEY = 200;
 
+    private final Rooms rooms = new Rooms();
+
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
@@ -58,17 +60,32 @@ class Bodies extends OncePerRequestFilter {
             chain.doFilter(new ReadOnce(request, new Counted(request.getInputStream(), most)), response);
             return;
         }
-        byte[] body = request.getInputStream().readNBytes(most + 1);
-        if (body.length > most) {
-            tooLarge(response, most);
+        long length = request.getContentLengthLong();
+        int room = Rooms.of(length < 0 ? most : length);
+        String person = String.valueOf(request.getRemoteUser());
+        if (!rooms.enter(person, room)) {
+            refuse(
+                    response,
+                    HttpStatus.SERVICE_UNAVAILABLE,
+                    "busy",
+                    "Much is coming in just now. Nothing of yours was changed; try again in a moment.");
             return;
         }
-        Optional<String> wrong = Keepable.fault(body);
-        if (wrong.isPresent()) {
-            refuse(response, HttpStatus.BAD_REQUEST, "unreadable", wrong.get());
-            return;
+        try {
+            byte[] body = request.getInputStream().readNBytes(most + 1);
+            if (body.length > most) {
+                tooLarge(response, most);
+                return;
+            }
+            Optional<String> wrong = Keepable.fault(body);
+            if (wrong.isPresent()) {
+                refuse(response, HttpStatus.BAD_REQUEST, "unreadable", wrong.get());
+                return;
+            }
+            chain.doFilter(new ReadOnce(request, new java.io.ByteArrayInputStream(body)), response);
+        } finally {
+            rooms.leave(person, room);
         }
-        chain.doFilter(new ReadOnce(request, new java.io.ByteArrayInputStream(body)), response);
     }
 
     private static void tooLarge(HttpServletResponse response, int most) throws IOException {
