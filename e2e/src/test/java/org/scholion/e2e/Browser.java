@@ -88,6 +88,12 @@ final class Browser implements AutoCloseable {
     }
 
     /** Waits until the text is on the page. */
+    /** How wide the page is, whatever the screen shows of it. */
+    int width() {
+        Object width = ((JavascriptExecutor) driver).executeScript("return document.documentElement.scrollWidth");
+        return ((Number) Objects.requireNonNull(width)).intValue();
+    }
+
     Browser sees(String text) {
         waitUntil(() -> text().contains(text), "'" + text + "' in: " + text());
         return this;

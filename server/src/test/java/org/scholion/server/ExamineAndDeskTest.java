@@ -145,7 +145,7 @@ class ExamineAndDeskTest {
     void what_is_not_there_is_not_found_and_nonsense_is_a_bad_request(Scholion.Running school) {
         Visitor aud = school.as("Aud Meller");
         aud.get("/api/assessments/00000000-0000-7000-8000-000000000000/key").isRefused(404);
-        aud.get("/api/assessments/nonsense/key").isRefused(400);
+        aud.get("/api/assessments/nonsense/key").isRefused(404);
         aud.post("/api/assessments", "nonsense").isRefused(400);
         aud.get("/api/no/such/thing").isRefused(404);
         assertThat(aud.get("/any/page/of/the/application").body())
