@@ -93,7 +93,10 @@ function Table({
         <VirtualRows rows={rows} height={31} columns={book.columns.length + 1}>
           {(r) => (
             <tr key={r.student + r.section} className="border-b border-rule">
-              <th scope="row" className="sticky left-0 bg-sheet py-1 pr-4 pl-6 text-left whitespace-nowrap">
+              <th
+                scope="row"
+                className="sticky left-0 bg-sheet py-1 pr-4 pl-6 text-left min-w-44 max-w-80 wrap-anywhere"
+              >
                 {`${r.family}, ${r.given}`}
               </th>
               {r.cells.map((cell, i) => (

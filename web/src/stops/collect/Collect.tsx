@@ -149,7 +149,10 @@ function StudentRow({ row }: { row: Row }) {
   const said = row.cells.filter(Boolean).length;
   return (
     <tr className="border-b border-rule">
-      <th scope="row" className="py-1.5 pl-5 text-left whitespace-nowrap">{`${row.family}, ${row.given}`}</th>
+      <th
+        scope="row"
+        className="py-1.5 pl-5 min-w-44 max-w-80 wrap-anywhere text-left"
+      >{`${row.family}, ${row.given}`}</th>
       <td className="pr-3 text-small text-soft">{row.way ? t(WAYS[row.way]) : ""}</td>
       <td className="pr-3">
         <Strip
