@@ -58,3 +58,24 @@ sources_sum() {
 }
 
 mvn_quietly() { (cd "$root" && mvn -B -q -ntp "$@"); }
+
+# The application as it is run.
+app="$data/app"
+jvm=(-XX:+UseSerialGC -XX:TieredStopAtLevel=1 -Xmx1g -Dfile.encoding=UTF-8)
+# Builds the application into .data/app when its sources have changed.
+build_app() {
+  local sum; sum=$(sources_sum)
+  [ "$(cat "$app/.built" 2>/dev/null || true)" = "$sum" ] && return
+  say "Building … (a few minutes the first time)"
+  mvn_quietly -pl core,formats,sheets,web,server -DskipTests package
+  rm -rf "$app"; mkdir -p "$app"
+  local jar; jar=$(ls "$root"/server/target/scholion-server-*-exec.jar)
+  (cd "$app" && java -Djarmode=tools -jar "$jar" extract --destination . >/dev/null && mv scholion-server-*.jar scholion.jar)
+  printf '%s' "$sum" > "$app/.built"
+}
+
+# An archive of loaded classes halves the start; it is made once for each build.
+archive_app() {
+  [ -s "$app/classes.jsa" ] || java "${jvm[@]}" -XX:ArchiveClassesAtExit="$app/classes.jsa" -Dspring.context.exit=onRefresh \
+    -jar "$app/scholion.jar" >/dev/null 2>"$app/archive.log" || rm -f "$app/classes.jsa"
+}

@@ -42,8 +42,8 @@ class KindsTest {
         lotte.sees("Saved").isAccessible("Sitting, matching").clickButton("Next");
         lotte.sees("Which comes first?").clickButton("plot them").clickButton("take the bearings");
         lotte.clickLabelled("take the bearings: earlier").sees("Saved").isAccessible("Sitting, order");
-        lotte.clickButton("Next").sees("Blank 1");
-        lotte.field("Your answer").sendKeys("nautical mile");
+        lotte.clickButton("Next").sees("A knot is one");
+        lotte.field("Blank 1").sendKeys("nautical mile");
         lotte.sees("Saved").clickButton("Next").clickButton("copy it down here").sees("Saved");
         lotte.isAccessible("Sitting, correction").clickButton("Next");
         lotte.field("Your answer").sendKeys("2 + vt");
