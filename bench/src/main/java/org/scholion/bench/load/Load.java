@@ -24,6 +24,8 @@ public final class Load {
                 speed.saves();
                 speed.handIns();
                 speed.amongAThousand();
+            } else if (parts.contains("saves")) {
+                new Speed(place, school).saves();
             }
             Trouble trouble = new Trouble(place, school);
             if (parts.contains("kill")) {

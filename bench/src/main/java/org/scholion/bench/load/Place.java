@@ -105,13 +105,13 @@ final class Place implements AutoCloseable {
     List<String> rows(String sql) throws IOException, InterruptedException {
         ProcessBuilder psql =
                 new ProcessBuilder(program("psql"), "-qAt", "-F", "\t", "-v", "ON_ERROR_STOP=1", "-c", sql);
-        String told = run(psql);
+        String told = ask(psql);
         return told.isEmpty() ? List.of() : told.lines().toList();
     }
 
     /** A program of PostgreSQL's that measures, with a script of its own; what it says. */
     String pgbench(Path script, int clients, int seconds) throws IOException, InterruptedException {
-        return run(new ProcessBuilder(
+        return ask(new ProcessBuilder(
                 program("pgbench"),
                 "-n",
                 "-M",
@@ -161,7 +161,8 @@ final class Place implements AutoCloseable {
         return run(builder);
     }
 
-    private String run(ProcessBuilder builder) throws IOException, InterruptedException {
+    /** Runs a program of PostgreSQL's on this database. */
+    private String ask(ProcessBuilder builder) throws IOException, InterruptedException {
         String url = settings.getOrDefault("SCHOLION_DB_URL", "jdbc:postgresql://127.0.0.1:0/scholion");
         String place = url.substring(url.indexOf("//") + 2);
         builder.environment().put("PGHOST", "127.0.0.1");
@@ -169,6 +170,10 @@ final class Place implements AutoCloseable {
         builder.environment().put("PGDATABASE", "scholion");
         builder.environment().put("PGUSER", settings.getOrDefault("SCHOLION_DB_USER", ""));
         builder.environment().put("PGPASSWORD", settings.getOrDefault("SCHOLION_DB_PASSWORD", ""));
+        return run(builder);
+    }
+
+    private static String run(ProcessBuilder builder) throws IOException, InterruptedException {
         Path out = Files.createTempFile("scholion-load", ".txt");
         try {
             // A database that is started keeps what it was given to write to.

@@ -14,7 +14,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** How many answers a server saves beside pgbench, and what it is like when a class hands in. */
 final class Speed {
     private static final int STUDENTS = 300;
-    private static final int SECONDS = 10;
+    private static final int SECONDS = Integer.getInteger("seconds", 10);
     private static final int ROUNDS = 3;
     private static final String ANSWER = "\"Because the water level falls, and the stream runs to where it is lower.\"";
 

@@ -31,7 +31,25 @@ final class Wire implements AutoCloseable {
         }
     }
 
+    /** A connection that the server has closed while nothing was said is opened anew, once, as browsers do. */
     Reply send(String method, String path, String head, byte[] body) throws IOException {
+        boolean used = socket != null;
+        try {
+            return sendOnce(method, path, head, body);
+        } catch (ClosedBefore e) {
+            if (used) {
+                return sendOnce(method, path, head, body);
+            }
+            throw e;
+        }
+    }
+
+    /** Nothing of an answer came. */
+    private static final class ClosedBefore extends IOException {
+        private static final long serialVersionUID = 1;
+    }
+
+    private Reply sendOnce(String method, String path, String head, byte[] body) throws IOException {
         Socket open = socket == null ? open() : socket;
         try {
             byte[] request = (method + " " + path + " HTTP/1.1\r\nHost: 127.0.0.1:" + port + "\r\n" + head
@@ -59,6 +77,11 @@ final class Wire implements AutoCloseable {
     }
 
     private Reply read() throws IOException {
+        stream().mark(1);
+        if (stream().read() < 0) {
+            throw new ClosedBefore();
+        }
+        stream().reset();
         String[] first = line().split(" ", 3);
         if (first.length < 2) {
             throw new IOException("the connection ended");

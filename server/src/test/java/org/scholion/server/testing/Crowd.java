@@ -15,8 +15,8 @@ public final class Crowd {
         JdbcClient db = school.bean(JdbcClient.class);
         String tag = UUID.randomUUID().toString().substring(0, 8);
         db.sql("""
-                        insert into person (id, school_id, role, given, family, username, password)
-                        select gen_random_uuid(), s.id, 'STUDENT', 'Crowd', :tag || n, :tag || n, '{none}'
+                        insert into person (id, school_id, role, given, family, username)
+                        select gen_random_uuid(), s.id, 'STUDENT', 'Crowd', :tag || n, :tag || n
                         from (select id from school order by id limit 1) s, generate_series(1, :n) n""").param("tag", tag).param("n", howMany).update();
         db.sql("""
                         insert into attempt (school_id, id, assessment_id, sitting_id, section_id, student_id, number,
