@@ -56,8 +56,9 @@ class Drafts {
     Map<String, Draft> of(UUID attempt) {
         Map<String, Draft> drafts = new LinkedHashMap<>();
         db.sql("""
-                        select distinct on (item) item, answer, flagged, at from draft_answer
-                        where attempt_id = ? order by item, seq desc""").param(attempt).query((ResultSet row) -> {
+                        select distinct on (d.item) d.item, d.answer, d.flagged, d.at
+                        from attempt x join draft_answer d on d.school_id = x.school_id and d.attempt_id = x.id
+                        where x.id = ? order by d.item, d.seq desc""").param(attempt).query((ResultSet row) -> {
             drafts.put(row.getString("item"), draft(row));
         });
         return drafts;
@@ -69,7 +70,7 @@ class Drafts {
         Map<UUID, Map<String, Draft>> all = new HashMap<>();
         db.sql("""
                         select distinct on (d.attempt_id, d.item) d.attempt_id, d.item, d.answer, d.flagged, d.at
-                        from draft_answer d join attempt x on x.id = d.attempt_id
+                        from attempt x join draft_answer d on d.school_id = x.school_id and d.attempt_id = x.id
                         where x.assessment_id = ? and x.handed_in_at is null
                         order by d.attempt_id, d.item, d.seq desc""").param(assessment).query((ResultSet row) -> {
             all.computeIfAbsent(row.getObject("attempt_id", UUID.class), a -> new LinkedHashMap<>())

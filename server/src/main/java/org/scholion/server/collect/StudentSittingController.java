@@ -2,6 +2,7 @@ package org.scholion.server.collect;
 
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 import org.jspecify.annotations.Nullable;
 import org.scholion.server.platform.Me;
 import org.springframework.http.HttpStatus;
@@ -20,10 +21,12 @@ import org.springframework.web.bind.annotation.RestController;
 class StudentSittingController {
     private final ToDo toDo;
     private final Taking taking;
+    private final HandInQueue handIns;
 
-    StudentSittingController(ToDo toDo, Taking taking) {
+    StudentSittingController(ToDo toDo, Taking taking, HandInQueue handIns) {
         this.toDo = toDo;
         this.taking = taking;
+        this.handIns = handIns;
     }
 
     record Begun(UUID attempt) {}
@@ -57,7 +60,7 @@ class StudentSittingController {
 
     @PostMapping("/attempts/{attempt}/hand-in")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void handIn(@AuthenticationPrincipal Me me, @PathVariable UUID attempt) {
-        taking.handIn(me, attempt);
+    CompletableFuture<Void> handIn(@AuthenticationPrincipal Me me, @PathVariable UUID attempt) {
+        return handIns.handIn(me, attempt);
     }
 }

@@ -38,7 +38,7 @@ class LineCounts {
                      count(*) filter (where r.attempt_id is not null) as handed_back,
                      count(*) filter (where r.attempt_id is null and s.provisional = false) as ready
               from attempt x join mine on mine.id = x.assessment_id
-              left join standing s on s.attempt_id = x.id
+              left join standing s on s.school_id = x.school_id and s.attempt_id = x.id
               left join (select distinct attempt_id from result) r on r.attempt_id = x.id
               group by x.assessment_id, x.section_id)
             select mine.id as assessment, mine.title, s.id as sitting, s.section_id, sec.name as section,

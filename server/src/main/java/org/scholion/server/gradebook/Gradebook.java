@@ -118,7 +118,7 @@ class Gradebook {
                         select x.student_id, x.assessment_id, s.*,
                                exists (select 1 from result r where r.attempt_id = x.id) as handed_back
                         from attempt x join assessment a on a.id = x.assessment_id
-                        join standing s on s.attempt_id = x.id where a.course_id = ?""").param(course).query((ResultSet row) -> {
+                        join standing s on s.school_id = x.school_id and s.attempt_id = x.id where a.course_id = ?""").param(course).query((ResultSet row) -> {
             all.computeIfAbsent(row.getObject("student_id", UUID.class), s -> new HashMap<>())
                     .put(
                             row.getObject("assessment_id", UUID.class),
@@ -183,11 +183,12 @@ class Gradebook {
     }
 
     private JsonNode counted(UUID attempt) {
-        return org.scholion.server.platform.JsonColumn.read(
-                Objects.requireNonNull(db.sql("select counted from standing where attempt_id = ?")
-                        .param(attempt)
-                        .query(String.class)
-                        .optional()
-                        .orElse("[]")));
+        return org.scholion.server.platform.JsonColumn.read(Objects.requireNonNull(db.sql(
+                        "select s.counted from attempt x join standing s on s.school_id = x.school_id and s.attempt_id = x.id"
+                                + " where x.id = ?")
+                .param(attempt)
+                .query(String.class)
+                .optional()
+                .orElse("[]")));
     }
 }

@@ -30,7 +30,7 @@ public class Attempts {
             select x.*, p.given, p.family, e.number as edition from attempt x
             join person p on p.id = x.student_id join edition e on e.id = x.edition_id\s""";
     private static final String RESPONSES = """
-            select r.attempt_id, r.item, r.answer from response r join attempt x on x.id = r.attempt_id
+            select r.attempt_id, r.item, r.answer from attempt x join response r on r.school_id = x.school_id and r.attempt_id = x.id
             where x.assessment_id = :assessment""";
     private static final String ORDER = " order by p.family, p.given, x.number";
 
@@ -194,8 +194,9 @@ public class Attempts {
     public Map<UUID, Map<String, JsonNode>> responsesOf(Collection<UUID> attempts) {
         return attempts.isEmpty()
                 ? Map.of()
-                : byAttempt(db.sql(
-                                "select r.attempt_id, r.item, r.answer from response r where r.attempt_id in (:attempts)")
+                : byAttempt(db.sql("select r.attempt_id, r.item, r.answer from attempt x"
+                                + " join response r on r.school_id = x.school_id and r.attempt_id = x.id"
+                                + " where x.id in (:attempts)")
                         .param("attempts", attempts));
     }
 

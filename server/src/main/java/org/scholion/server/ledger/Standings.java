@@ -39,6 +39,10 @@ import tools.jackson.databind.node.JsonNodeFactory;
  */
 @Service
 public class Standings {
+    /** By the whole key, which begins with the school: what others have stored is not looked through. */
+    private static final String OF_ATTEMPTS =
+            "select s.* from attempt x join standing s on s.school_id = x.school_id and s.attempt_id = x.id where ";
+
     private final JdbcClient db;
     private final JdbcTemplate batch;
     private final Attempts attempts;
@@ -220,14 +224,14 @@ public class Standings {
     @Transactional(readOnly = true)
     public List<UUID> awaitingCurves() {
         return db.sql("""
-                        select distinct x.assessment_id from standing s join attempt x on x.id = s.attempt_id
+                        select distinct x.assessment_id from attempt x join standing s on s.school_id = x.school_id and s.attempt_id = x.id
                         where s.awaits_curve""").query(UUID.class).list();
     }
 
     /** What one attempt stands at; computed where nothing is stored yet. */
     @Transactional(readOnly = true)
     public Standing ofAttempt(Attempt attempt) {
-        return db.sql("select * from standing where attempt_id = ?")
+        return db.sql(OF_ATTEMPTS + "x.id = ?")
                 .param(attempt.id())
                 .query((row, n) -> read(row))
                 .optional()
@@ -245,7 +249,8 @@ public class Standings {
     @Transactional(readOnly = true)
     public Map<UUID, Standing> of(UUID assessment) {
         Map<UUID, Standing> all = new HashMap<>();
-        db.sql("select s.* from standing s join attempt x on x.id = s.attempt_id where x.assessment_id = ?")
+        db.sql(
+                        "select s.* from attempt x join standing s on s.school_id = x.school_id and s.attempt_id = x.id where x.assessment_id = ?")
                 .param(assessment)
                 .query((row, n) -> read(row))
                 .list()
@@ -258,7 +263,7 @@ public class Standings {
     public Map<UUID, Standing> of(Collection<UUID> some) {
         Map<UUID, Standing> all = new HashMap<>();
         if (!some.isEmpty()) {
-            db.sql("select * from standing where attempt_id in (:attempts)")
+            db.sql(OF_ATTEMPTS + "x.id in (:attempts)")
                     .param("attempts", some)
                     .query((row, n) -> read(row))
                     .list()

@@ -23,6 +23,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.context.request.async.AsyncRequestTimeoutException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
@@ -95,6 +96,17 @@ class Problems extends ResponseEntityExceptionHandler {
                         List.of())
                 : Refused.notFound();
         return ResponseEntity.status(refused.status()).body(refused(refused));
+    }
+
+    @Override
+    protected @Nullable ResponseEntity<Object> handleAsyncRequestTimeoutException(
+            AsyncRequestTimeoutException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+                .body(problem(
+                        HttpStatus.SERVICE_UNAVAILABLE,
+                        "busy",
+                        "This takes longer than usual. Your answers are saved, and it goes on here; look again in a minute.",
+                        List.of()));
     }
 
     /** A file that was cut off on its way, or is more than is taken. */
