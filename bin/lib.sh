@@ -61,7 +61,7 @@ mvn_quietly() { (cd "$root" && mvn -B -q -ntp "$@"); }
 
 # The application as it is run.
 app="$data/app"
-jvm=(-XX:+UseSerialGC -XX:TieredStopAtLevel=1 -Xmx1g -Dfile.encoding=UTF-8)
+jvm=(-XX:+UseSerialGC -Xmx1g -Dfile.encoding=UTF-8)
 # Builds the application into .data/app when its sources have changed.
 build_app() {
   local sum; sum=$(sources_sum)

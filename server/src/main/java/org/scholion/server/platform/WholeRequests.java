@@ -3,9 +3,10 @@ package org.scholion.server.platform;
 import java.lang.reflect.AnnotatedParameterizedType;
 import java.lang.reflect.AnnotatedType;
 import java.lang.reflect.InvocationTargetException;
-import java.lang.reflect.RecordComponent;
+import java.lang.reflect.Method;
 import java.lang.reflect.Type;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +21,30 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestBodyAdviceAd
 /** Refuses a request in which a field is missing, by the field's name: what is not marked nullable has to be there. */
 @ControllerAdvice
 class WholeRequests extends RequestBodyAdviceAdapter {
+    /** Looked up once for each kind of request: Java reads annotations anew each time it is asked. */
+    private static final ClassValue<List<Field>> FIELDS = new ClassValue<>() {
+        @Override
+        protected List<Field> computeValue(Class<?> type) {
+            return Arrays.stream(type.getRecordComponents())
+                    .map(c -> {
+                        c.getAccessor().setAccessible(true);
+                        return new Field(c.getName(), c.getAnnotatedType(), c.getAccessor());
+                    })
+                    .toList();
+        }
+    };
+
+    private record Field(String name, AnnotatedType type, Method accessor) {
+        @Nullable
+        Object of(Object record) {
+            try {
+                return accessor.invoke(record);
+            } catch (IllegalAccessException | InvocationTargetException e) {
+                throw new IllegalStateException(e);
+            }
+        }
+    }
+
     @Override
     public boolean supports(MethodParameter parameter, Type type, Class<? extends HttpMessageConverter<?>> converter) {
         return parameter.getParameterType().isRecord();
@@ -41,9 +66,9 @@ class WholeRequests extends RequestBodyAdviceAdapter {
     }
 
     private static void look(Object record, String path, List<Fault> missing) {
-        for (RecordComponent component : record.getClass().getRecordComponents()) {
-            String place = path.isEmpty() ? component.getName() : path + "." + component.getName();
-            look(value(component, record), component.getAnnotatedType(), place, missing);
+        for (Field field : FIELDS.get(record.getClass())) {
+            String place = path.isEmpty() ? field.name() : path + "." + field.name();
+            look(field.of(record), field.type(), place, missing);
         }
     }
 
@@ -63,16 +88,6 @@ class WholeRequests extends RequestBodyAdviceAdapter {
         } else if (value instanceof Map<?, ?> map && type instanceof AnnotatedParameterizedType generic) {
             map.forEach((name, element) ->
                     look(element, generic.getAnnotatedActualTypeArguments()[1], place + "." + name, missing));
-        }
-    }
-
-    private static @Nullable Object value(RecordComponent component, Object record) {
-        try {
-            var accessor = component.getAccessor();
-            accessor.setAccessible(true);
-            return accessor.invoke(record);
-        } catch (IllegalAccessException | InvocationTargetException e) {
-            throw new IllegalStateException(e);
         }
     }
 }
