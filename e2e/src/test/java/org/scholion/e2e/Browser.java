@@ -179,6 +179,11 @@ final class Browser implements AutoCloseable {
         return this;
     }
 
+    Browser hasValue(String label, String value) {
+        waitUntil(() -> value.equals(field(label).getDomProperty("value")), label + " is " + value);
+        return this;
+    }
+
     /** Types what a new item asks, once its empty editor has taken the place of the one before. */
     Browser asks(String text) {
         waitUntil(() -> field("What is asked").getText().isBlank(), "an empty item");

@@ -2,6 +2,9 @@ package org.scholion.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ch.qos.logback.classic.Logger;
+import ch.qos.logback.classic.spi.ILoggingEvent;
+import ch.qos.logback.core.read.ListAppender;
 import java.io.IOException;
 import java.io.InputStream;
 import java.time.Duration;
@@ -19,7 +22,9 @@ import org.scholion.server.testing.Colleague;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.Visitor;
+import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import tools.jackson.databind.JsonNode;
 
 /** Who is let in, for how long, and what the server says of itself to browsers. */
 @ExtendWith(Scholion.class)
@@ -242,5 +247,48 @@ class DoorsTest {
                         .query(Boolean.class)
                         .single())
                 .isTrue();
+    }
+
+    @Test
+    void what_happens_at_the_doors_is_noted_with_ids_and_without_names_or_passwords(Scholion.Running school) {
+        Logger log = (Logger) LoggerFactory.getLogger("scholion.doors");
+        ListAppender<ILoggingEvent> noted = new ListAppender<>();
+        noted.start();
+        log.addAppender(noted);
+        try {
+            Visitor aud = school.as("Aud Meller");
+            String id = aud.get("/api/session").ok().get("id").stringValue();
+            String nobodys = UUID.randomUUID().toString();
+            aud.get("/api/assessments/" + nobodys).isRefused(404);
+            school.anybody()
+                    .post("/api/session", Map.of("username", "aud.meller", "password", "a secret word"))
+                    .isRefused(401);
+            school.anybody()
+                    .post("/api/session", Map.of("username", "who.ever", "password", "a secret word"))
+                    .isRefused(401);
+            aud.send("DELETE", "/api/session", null).ok();
+            assertThat(noted.list)
+                    .extracting(ILoggingEvent::getFormattedMessage)
+                    .contains("signed in: " + id, "wrong password: " + id, "wrong password: somebody unknown")
+                    .contains("signed out: " + id)
+                    .anyMatch(l -> l.startsWith("refused: " + id) && l.endsWith(nobodys))
+                    .noneMatch(l -> l.contains("secret") || l.contains("meller") || l.contains("who.ever"));
+        } finally {
+            log.detachAppender(noted);
+        }
+    }
+
+    @Test
+    void what_goes_wrong_while_the_sign_in_is_looked_up_is_told_in_words(Scholion.Running school, JdbcClient db) {
+        Visitor aud = school.as("Aud Meller");
+        db.sql("alter table sign_in rename to sign_in_elsewhere").update();
+        try {
+            JsonNode told = aud.get("/api/courses").isRefused(500).json();
+            assertThat(told.get("code").stringValue()).isEqualTo("unexpected");
+            assertThat(told.get("detail").stringValue()).startsWith("Something went wrong here.");
+        } finally {
+            db.sql("alter table sign_in_elsewhere rename to sign_in").update();
+        }
+        aud.get("/api/courses").ok();
     }
 }

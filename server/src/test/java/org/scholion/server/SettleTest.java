@@ -10,6 +10,7 @@ import org.scholion.server.ledger.Standings;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 @ExtendWith(Scholion.class)
 class SettleTest {
@@ -154,5 +155,49 @@ class SettleTest {
         lesson.teacher
                 .post(lesson.path("/doubts"), lesson.decision("q2", "nobody said this", "1", "EXACT"))
                 .isRefused(409);
+    }
+
+    @Test
+    void an_answer_that_the_changed_question_no_longer_has_waits_for_a_person_and_is_never_zero_by_itself(
+            Scholion.Running school, Standings standings) {
+        Lesson lesson = Lesson.given(school, "Outgrown", "A")
+                .sits("Tamsin Orrel", List.of("b"), "bowline", "10 nmi", null)
+                .sits("Noor Haddix", List.of("a"), "bowline", "10 nmi", null);
+        ObjectNode changed = Lesson.definition("Outgrown").asObject();
+        changed.get("items")
+                .get(0)
+                .get("options")
+                .get(1)
+                .asObject()
+                .put("id", "c")
+                .put("text", "Never");
+        lesson.teacher
+                .post(lesson.path("/editions"), lesson.change(changed, "another option"))
+                .ok();
+        assertThat(lesson.mark("Tamsin Orrel", "q1").get("state").stringValue()).isEqualTo("settle");
+        assertThat(lesson.mark("Noor Haddix", "q1").get("points").stringValue()).isEqualTo("1");
+        String form = form(lesson, "q1");
+        assertThat(form).startsWith("outgrown:").contains("b");
+        lesson.teacher
+                .post(lesson.path("/doubts"), lesson.decision("q1", form, "1/2", "THESE"))
+                .ok();
+        assertThat(lesson.mark("Tamsin Orrel", "q1").get("points").stringValue())
+                .isEqualTo("1/2");
+        assertThat(standings.differences()).isEmpty();
+    }
+
+    private static String form(Lesson lesson, String item) {
+        return lesson.teacher
+                .get(lesson.path("/doubts"))
+                .ok()
+                .get("questions")
+                .valueStream()
+                .filter(q -> q.get("item").stringValue().equals(item))
+                .findFirst()
+                .orElseThrow()
+                .get("groups")
+                .get(0)
+                .get("form")
+                .stringValue();
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -12,8 +13,10 @@ import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.scholion.server.ledger.Standings;
+import org.scholion.server.ledger.Turns;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
+import org.scholion.server.testing.Together;
 import org.scholion.server.testing.Visitor;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -103,6 +106,37 @@ class TotalsTest {
         assertThat(lesson.trace("Tamsin Orrel").get("standing").get("score").stringValue())
                 .isEqualTo("5");
         assertThat(standings.differences()).isEmpty();
+    }
+
+    @Test
+    void who_hands_in_later_waits_for_the_curve_and_says_so_until_it_is_computed_once(
+            Scholion.Running school, Standings standings) throws Exception {
+        Lesson lesson = three(school, "Later curve");
+        ObjectNode changed = Lesson.definition("Later curve").asObject();
+        changed.get("grading").asObject().putArray("curve").addObject().put("scaleTo", "90");
+        lesson.teacher
+                .post(lesson.path("/editions"), lesson.change(changed, "it was hard"))
+                .ok();
+        school.bean(Turns.class).shared(UUID.fromString(lesson.id), () -> {
+            // Whatever looks at the whole sitting cannot begin meanwhile; handing in can.
+            Together.times(1, i -> lesson.sits("Yuki Tarn", List.of("a"), "bowline", "10 nmi", "x"));
+            JsonNode standing = lesson.trace("Yuki Tarn").get("standing");
+            assertThat(standing.get("awaitsCurve").booleanValue()).isTrue();
+            assertThat(standing.get("percent").isNull()).isTrue();
+            assertThat(standing.get("score").stringValue()).isEqualTo("5");
+            assertThat(standings.differences()).isEmpty();
+            return lesson;
+        });
+        for (int i = 0; i < 100 && awaits(lesson); i++) {
+            Thread.sleep(200);
+        }
+        assertThat(awaits(lesson)).isFalse();
+        assertThat(percent(lesson, "Yuki Tarn")).isEqualTo("90.0");
+        assertThat(standings.differences()).isEmpty();
+    }
+
+    private static boolean awaits(Lesson lesson) {
+        return lesson.trace("Yuki Tarn").get("standing").get("awaitsCurve").booleanValue();
     }
 
     @Test

@@ -37,7 +37,7 @@ final class Trouble {
         Writing writing = new Writing(writers("K", STUDENTS), 150);
         writing.start();
         for (int i = 0; i < 2 * KILLS; i++) {
-            Thread.sleep(700 + random.nextInt(1_200));
+            Thread.sleep(2_500 + random.nextInt(2_000));
             writing.letHandIn(8 + i % 2);
             Thread.sleep(random.nextInt(60));
             if (i % 2 == 0) {

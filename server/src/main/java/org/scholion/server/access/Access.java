@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.util.UUID;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
+import org.scholion.server.platform.Watched;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -192,6 +193,7 @@ public class Access {
                 .list()
                 .isEmpty();
         if (!may) {
+            Watched.note(Watched.What.REFUSED, me.id(), "file " + file);
             throw Refused.notFound();
         }
     }
@@ -203,6 +205,7 @@ public class Access {
      */
     public void requireOwn(Me me, UUID owner) {
         if (!me.id().equals(owner)) {
+            Watched.note(Watched.What.REFUSED, me.id(), owner);
             throw Refused.notFound();
         }
     }
@@ -214,6 +217,7 @@ public class Access {
      */
     public void require(Me me, Action action, UUID object) {
         if (!may(me, action, object)) {
+            Watched.note(Watched.What.REFUSED, me.id(), action + " " + object);
             throw Refused.notFound();
         }
     }

@@ -14,6 +14,7 @@ import org.scholion.server.access.Access;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
+import org.scholion.server.platform.Watched;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.query.Param;
@@ -162,6 +163,12 @@ public class People {
         return passwords.matches(password, hash) ? found.map(Person::me) : Optional.empty();
     }
 
+    /** Whose name to sign in with this is; null when it is nobody's. */
+    @Nullable
+    UUID named(String username) {
+        return repository.findByUsernameIgnoreCase(username).map(p -> p.id).orElse(null);
+    }
+
     /** What somebody of one's school signs in with. */
     @Transactional(readOnly = true)
     String usernameOf(Me me, UUID person) {
@@ -178,6 +185,7 @@ public class People {
         Person row = repository.findById(person).orElseThrow(Refused::notFound);
         row.password = passwords.encode(Passwords.checked(password, row.username));
         signedIn.endAll(person, null);
+        Watched.note(Watched.What.NEW_PASSWORD, null, person);
     }
 
     /** Changes one's own password; one stays signed in here and nowhere else. */
@@ -190,6 +198,7 @@ public class People {
         person.password = hash;
         repository.saveAndFlush(person);
         signedIn.endAll(me.id(), here);
+        Watched.note(Watched.What.NEW_PASSWORD, me.id(), null);
     }
 
     /** Gives somebody another role. Whoever is signed in as this person is no longer. */
@@ -197,6 +206,7 @@ public class People {
     public void setRole(UUID person, Me.Role role) {
         repository.findById(person).orElseThrow(Refused::notFound).role = role;
         signedIn.endAll(person, null);
+        Watched.note(Watched.What.NEW_ROLE, null, person);
     }
 
     /** A hash that fits no password, so that an unknown name costs the same time. */

@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
+import org.scholion.server.platform.Watched;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
@@ -76,6 +77,9 @@ class SessionController {
         if (everywhere && me != null) {
             signedIn.endAll(me.id(), null);
         }
+        if (me != null) {
+            Watched.note(everywhere ? Watched.What.SIGNED_OUT_EVERYWHERE : Watched.What.SIGNED_OUT, me.id(), null);
+        }
         return ResponseEntity.noContent()
                 .header(HttpHeaders.SET_COOKIE, signedIn.end(request).toString())
                 .build();
@@ -101,6 +105,7 @@ class SessionController {
 
     /** A new word for the browser, so that one known before signing in is worth nothing. */
     private ResponseEntity<Session> enter(Me me, HttpServletRequest request) {
+        Watched.note(Watched.What.SIGNED_IN, me.id(), null);
         return ResponseEntity.ok()
                 .header(HttpHeaders.SET_COOKIE, signedIn.begin(me, request).toString())
                 .body(session(me));

@@ -17,6 +17,7 @@ import java.util.concurrent.TimeUnit;
 import org.scholion.server.access.Access;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
+import org.scholion.server.platform.Watched;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -69,6 +70,7 @@ class SignIn {
         SignInTry.Key key = new SignInTry.Key(name, address);
         Duration wait = reserve(key);
         if (wait.compareTo(LONGEST_WAIT) > 0) {
+            Watched.note(Watched.What.SLOWED_DOWN, people.named(name), null);
             throw tooMany(wait);
         }
         try {
@@ -94,9 +96,11 @@ class SignIn {
     }
 
     private Me now(SignInTry.Key key, String password) {
-        Me me = people.check(key.name(), password)
-                .orElseThrow(() -> new Refused(
-                        HttpStatus.UNAUTHORIZED, "sign-in", "This name and password do not fit together.", List.of()));
+        Me me = people.check(key.name(), password).orElseThrow(() -> {
+            Watched.note(Watched.What.WRONG_PASSWORD, people.named(key.name()), null);
+            return new Refused(
+                    HttpStatus.UNAUTHORIZED, "sign-in", "This name and password do not fit together.", List.of());
+        });
         forget(key.name(), key.address());
         return me;
     }
@@ -153,6 +157,7 @@ class SignIn {
     void release(Me me, UUID person) {
         access.require(me, Access.Action.SEE_PEOPLE, me.school());
         String name = people.usernameOf(me, person);
+        Watched.note(Watched.What.RELEASED, me.id(), person);
         transaction.executeWithoutResult(t -> entities.createQuery("delete from SignInTry where key.name = :name")
                 .setParameter("name", name.toLowerCase(Locale.ROOT))
                 .executeUpdate());

@@ -15,7 +15,8 @@ final class DatabaseTrouble {
     static Optional<Refused> told(RuntimeException e) {
         SQLException sql = Problems.sql(e);
         String state = sql == null ? "" : String.valueOf(sql.getSQLState());
-        if (isAway(e, state)) {
+        // A connection that is closed already tells no state.
+        if (isAway(e, state) || sql != null && sql.getSQLState() == null) {
             return refused(
                     HttpStatus.SERVICE_UNAVAILABLE,
                     "away",

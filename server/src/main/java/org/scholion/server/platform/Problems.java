@@ -1,5 +1,6 @@
 package org.scholion.server.platform;
 
+import jakarta.persistence.PersistenceException;
 import java.sql.SQLException;
 import java.util.List;
 import java.util.UUID;
@@ -60,7 +61,7 @@ class Problems extends ResponseEntityExceptionHandler {
                 "changed-meanwhile", "A colleague has changed this meanwhile. Yours is still on your screen."));
     }
 
-    @ExceptionHandler({DataAccessException.class, TransactionException.class})
+    @ExceptionHandler({DataAccessException.class, TransactionException.class, PersistenceException.class})
     ProblemDetail database(RuntimeException e) {
         return DatabaseTrouble.told(e).map(this::refused).orElseGet(() -> unexpected(e));
     }

@@ -12,6 +12,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
+import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy;
 import org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter.CrossOriginResourcePolicy;
@@ -31,7 +32,11 @@ class SecurityRules {
 
     @Bean
     SecurityFilterChain chain(
-            HttpSecurity http, SecurityContextRepository contexts, Bodies bodies, IdempotencyFilter idempotency)
+            HttpSecurity http,
+            SecurityContextRepository contexts,
+            TroubleAtTheDoors trouble,
+            Bodies bodies,
+            IdempotencyFilter idempotency)
             throws Exception {
         return http.securityContext(c -> c.securityContextRepository(contexts))
                 .sessionManagement(m -> m.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
@@ -69,6 +74,7 @@ class SecurityRules {
                         .crossOriginResourcePolicy(c -> c.policy(CrossOriginResourcePolicy.SAME_ORIGIN)))
                 .requestCache(c -> c.disable())
                 .logout(l -> l.disable())
+                .addFilterBefore(trouble, SecurityContextHolderFilter.class)
                 .addFilterAfter(bodies, AuthorizationFilter.class)
                 .addFilterAfter(idempotency, Bodies.class)
                 .build();
