@@ -2,6 +2,7 @@ package org.scholion.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ch.qos.logback.classic.Level;
 import ch.qos.logback.classic.Logger;
 import ch.qos.logback.classic.spi.ILoggingEvent;
 import ch.qos.logback.core.read.ListAppender;
@@ -255,6 +256,7 @@ class DoorsTest {
         ListAppender<ILoggingEvent> noted = new ListAppender<>();
         noted.start();
         log.addAppender(noted);
+        log.setLevel(Level.INFO);
         try {
             Visitor aud = school.as("Aud Meller");
             String id = aud.get("/api/session").ok().get("id").stringValue();
@@ -275,6 +277,7 @@ class DoorsTest {
                     .noneMatch(l -> l.contains("secret") || l.contains("meller") || l.contains("who.ever"));
         } finally {
             log.detachAppender(noted);
+            log.setLevel(null);
         }
     }
 

@@ -182,7 +182,7 @@ class SettleTest {
                 .post(lesson.path("/doubts"), lesson.decision("q1", form, "1/2", "THESE"))
                 .ok();
         assertThat(lesson.mark("Tamsin Orrel", "q1").get("points").stringValue())
-                .isEqualTo("1/2");
+                .isEqualTo("0.5");
         assertThat(standings.differences()).isEmpty();
     }
 
