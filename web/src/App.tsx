@@ -3,6 +3,7 @@ import { lazy, type ReactNode, Suspense } from "react";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { api, ok, type Schemas } from "./api/client";
 import { Frame } from "./parts/Frame";
+import { NotHere, NotLoaded } from "./parts/NotHere";
 import { Loaded } from "./parts/States";
 import { Course } from "./places/courses/Course";
 import { Courses } from "./places/courses/Courses";
@@ -13,6 +14,7 @@ import { Account } from "./places/person/Account";
 import { People } from "./places/person/People";
 import { School } from "./places/person/School";
 import { SignIn } from "./places/person/SignIn";
+import { SignInAgain } from "./places/person/SignInAgain";
 import { Result } from "./places/student/Result";
 import { Results } from "./places/student/Results";
 import { Sitting } from "./places/student/Sitting";
@@ -57,6 +59,8 @@ const STAFF = [
       { path: "read", element: <Read /> },
       { path: "examine", element: <Examine /> },
       { path: "hand-back", element: <HandBack /> },
+      { index: true, element: <Navigate to="key" replace /> },
+      { path: "*", element: <NotHere /> },
     ],
   },
 ];
@@ -80,16 +84,19 @@ function routes(session: Schemas["Session"]) {
         : ["/desk", STAFF];
   return createBrowserRouter([
     // A sitting fills the screen: nothing else should draw the eye.
-    ...(session.role === "STUDENT" ? [{ path: "/sit/:attempt", element: <Sitting /> }] : []),
+    ...(session.role === "STUDENT"
+      ? [{ path: "/sit/:attempt", element: <Sitting />, errorElement: <NotLoaded /> }]
+      : []),
     {
       path: "/",
       element: <Frame session={session} />,
+      errorElement: <NotLoaded />,
       children: [
         { index: true, element: <Navigate to={home} replace /> },
         ...children,
         { path: "account", element: <Account session={session} /> },
         ...(session.role === "ADMIN" ? [{ path: "school", element: <School session={session} /> }] : []),
-        { path: "*", element: <Navigate to={home} replace /> },
+        { path: "*", element: <NotHere /> },
       ],
     },
   ]);
@@ -110,7 +117,12 @@ export function App() {
           return <SignIn session={who} />;
         }
         router ??= routes(who);
-        return <RouterProvider router={router} />;
+        return (
+          <>
+            <RouterProvider router={router} />
+            <SignInAgain session={who} />
+          </>
+        );
       }}
     </Loaded>
   );

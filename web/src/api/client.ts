@@ -1,4 +1,5 @@
 import createClient, { type Middleware } from "openapi-fetch";
+import { connection } from "./connection";
 import type { components, paths } from "./schema";
 
 export type Schemas = components["schemas"];
@@ -31,6 +32,14 @@ const headers: Middleware = {
       request.headers.set("Idempotency-Key", crypto.randomUUID());
     }
     return request;
+  },
+  onResponse({ response, schemaPath }) {
+    connection.answered(response.status, schemaPath);
+  },
+  onError({ error }) {
+    if (!(error instanceof DOMException)) {
+      connection.failed();
+    }
   },
 };
 

@@ -3,6 +3,7 @@ import { DropdownMenu } from "radix-ui";
 import { NavLink, Outlet } from "react-router";
 import { api, ok, type Schemas } from "../api/client";
 import { t } from "../text";
+import { Connection } from "./Connection";
 import { Finder } from "./Finder";
 import { KeysDialog } from "./Keys";
 
@@ -58,6 +59,7 @@ export function Frame({ session }: { session: Schemas["Session"] }) {
           </div>
         </div>
       </header>
+      <Connection />
       <Outlet />
       <KeysDialog />
     </div>

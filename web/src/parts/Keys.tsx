@@ -12,8 +12,7 @@ export function isTyping(target: EventTarget | null): boolean {
     target instanceof HTMLElement &&
     (target.isContentEditable ||
       ["TEXTAREA", "SELECT"].includes(target.tagName) ||
-      (target.tagName === "INPUT" &&
-        !["checkbox", "radio", "button"].includes((target as HTMLInputElement).type)))
+      (target.tagName === "INPUT" && !["checkbox", "button"].includes((target as HTMLInputElement).type)))
   );
 }
 
@@ -25,7 +24,13 @@ function hasKeysOfItsOwn(target: EventTarget | null): boolean {
   );
 }
 
-/** Lets keys act on this screen; none acts while a text field has the focus. */
+/** A dialog or an open menu lies over the page: its keys are not meant. */
+const isCovered = () =>
+  document.querySelector(
+    '[role="dialog"][data-state="open"], [role="alertdialog"][data-state="open"], [role="menu"][data-state="open"], [role="listbox"][data-state="open"]',
+  ) !== null;
+
+/** Lets keys act on this screen; none acts in a text field, on a radio button, or behind a dialog or menu. */
 export function useKeys(acts: KeyAct[]) {
   const id = useRef(Symbol("keys"));
   const latest = useRef(acts);
@@ -42,7 +47,8 @@ export function useKeys(acts: KeyAct[]) {
         event.metaKey ||
         event.altKey ||
         event.defaultPrevented ||
-        hasKeysOfItsOwn(event.target)
+        hasKeysOfItsOwn(event.target) ||
+        isCovered()
       ) {
         return;
       }

@@ -4,11 +4,15 @@ import { fileUrl } from "../../parts/upload";
 import { t } from "../../text";
 import { AnswerField } from "./AnswerField";
 import { Asked } from "./Asked";
+import { LateState } from "./LateState";
+import { useAutosave } from "./useAutosave";
 
 type Paper = Schemas["Paper"];
 
 /** After the end: what happens now and, where the teacher lets it be seen, the paper with the answers as they are. */
 export function HandedIn({ paper }: { paper: Paper }) {
+  // What was written in time and could not be sent then is sent now.
+  const saver = useAutosave(paper.attempt);
   return (
     <main id="page" className="mx-auto max-w-2xl px-5 py-12">
       <h1 className="font-script text-title font-semibold">{paper.title}</h1>
@@ -19,6 +23,7 @@ export function HandedIn({ paper }: { paper: Paper }) {
             )
           : t("Time is up. Everything that was saved counts and is being handed in for you.")}
       </p>
+      <LateState saver={saver} />
       {!paper.open && <p className="my-4 text-soft">{t("The questions cannot be seen now.")}</p>}
       <Link to="/todo" className="underline">
         {t("To what else there is to do")}

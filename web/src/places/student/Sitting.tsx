@@ -2,9 +2,10 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useMemo, useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
 import { api, ok, type Schemas } from "../../api/client";
+import { useConnection } from "../../api/connection";
 import { Button } from "../../parts/Button";
 import { useKeys } from "../../parts/Keys";
-import { Loaded, Trouble } from "../../parts/States";
+import { Loaded } from "../../parts/States";
 import { fileUrl } from "../../parts/upload";
 import { t } from "../../text";
 import { pointsInWords, stretch } from "../../text/figures";
@@ -13,6 +14,7 @@ import { AnswerSheet } from "./AnswerSheet";
 import { Asked, Hint, Passage } from "./Asked";
 import { CheckAndHandIn } from "./CheckAndHandIn";
 import { HandedIn } from "./HandedIn";
+import { LateState } from "./LateState";
 import { askedOn, type Page, pagesOf } from "./pages";
 import { isSaid } from "./said";
 import { type Said, useAutosave } from "./useAutosave";
@@ -190,12 +192,14 @@ function Taking({ paper }: { paper: Paper }) {
 }
 
 function SavedState({ saver }: { saver: ReturnType<typeof useAutosave> }) {
-  if (saver.refused) {
-    return <Trouble error={saver.refused} />;
+  const connection = useConnection();
+  const offline = saver.offline || connection.offline;
+  if (saver.refused || saver.late) {
+    return <LateState saver={saver} />;
   }
   return (
-    <p role="status" className={`text-small ${saver.offline ? "text-waiting" : "text-soft"}`}>
-      {saver.offline ? (
+    <p role="status" className={`text-small ${offline ? "text-waiting" : "text-soft"}`}>
+      {offline ? (
         <>
           <strong>{t("No connection. Go on:")}</strong>{" "}
           {t("{{count}} answers are kept on this device and sent as soon as it is back.", {

@@ -5,8 +5,21 @@ import { Button } from "../../parts/Button";
 import { Empty, Loaded, Trouble } from "../../parts/States";
 import { t } from "../../text";
 import { moment } from "../../text/figures";
+import { LateState } from "./LateState";
+import { leftBehind, useAutosave } from "./useAutosave";
 
 type Line = Schemas["ToDoLine"];
+
+/** Answers that could not be sent before the page was left: they are sent from here. */
+function LeftBehind({ attempt, title }: { attempt: string; title: string }) {
+  const saver = useAutosave(attempt);
+  return (
+    <section aria-label={title} className="px-5">
+      <p className="font-script font-semibold">{title}</p>
+      <LateState saver={saver} />
+    </section>
+  );
+}
 
 /** What waits for a student: open sittings first, then what is coming, then what is done. */
 export function ToDo() {
@@ -32,6 +45,11 @@ export function ToDo() {
                 {t("When your teacher gives something out, it stands here.")}
               </Empty>
             )}
+            {all
+              .filter((line) => line.attempt && leftBehind().includes(line.attempt))
+              .map((line) => (
+                <LeftBehind key={line.attempt} attempt={line.attempt ?? ""} title={line.title} />
+              ))}
             <ul className="border-t border-rule">
               {order(all).map((line) => (
                 <li

@@ -20,18 +20,30 @@ vi.mock("../../api/client", () => {
 });
 
 const kept = new Map<string, string>();
-vi.stubGlobal("localStorage", {
-  getItem: (k: string) => kept.get(k) ?? null,
-  setItem: (k: string, v: string) => kept.set(k, v),
-});
+// The keys of a storage are its own properties, as in a browser.
+vi.stubGlobal(
+  "localStorage",
+  new Proxy(
+    {
+      getItem: (k: string) => kept.get(k) ?? null,
+      setItem: (k: string, v: string) => kept.set(k, v),
+    },
+    {
+      ownKeys: () => [...kept.keys()],
+      getOwnPropertyDescriptor: () => ({ enumerable: true, configurable: true }),
+    },
+  ),
+);
 
-const { useAutosave } = await import("./useAutosave");
+const { leftBehind, useAutosave } = await import("./useAutosave");
 const { Problem } = await import("../../api/client");
+const refusal = (status: number) => new (Problem as unknown as new (s: number) => Error)(status);
 const unsent = () => JSON.parse(kept.get("unsent:a1") ?? "{}");
 
 beforeEach(() => {
   kept.clear();
   put.mockReset();
+  vi.useRealTimers();
 });
 
 describe("answers are safe before they are called saved", () => {
@@ -39,7 +51,7 @@ describe("answers are safe before they are called saved", () => {
     put.mockResolvedValue({ savedAt: "now" });
     const saver = useAutosave("a1");
     saver.say("q1", { answer: "ebb", flagged: false });
-    expect(unsent()).toEqual({ q1: { answer: "ebb", flagged: false } });
+    expect(unsent()).toMatchObject({ q1: { answer: "ebb", flagged: false } });
     expect(await saver.flush()).toBe(true);
     expect(unsent()).toEqual({});
     expect(put).toHaveBeenCalledTimes(1);
@@ -63,12 +75,36 @@ describe("answers are safe before they are called saved", () => {
     expect(await saver.flush()).toBe(true);
     expect(put.mock.calls[0]?.[1]).toMatchObject({ body: { answer: "left" } });
   });
-  it("does not try again what the server refuses for good", async () => {
-    put.mockRejectedValue(new (Problem as unknown as new (s: number) => Error)(422));
+  it("does not try again what the server refuses for good, and keeps it on the device", async () => {
+    put.mockRejectedValue(refusal(422));
     const saver = useAutosave("a1");
     saver.say("q1", { answer: "x", flagged: false });
     expect(await saver.flush()).toBe(true);
     expect(unsent()).toEqual({});
+    expect(JSON.parse(kept.get("refused:a1") ?? "{}")).toMatchObject({ q1: { answer: "x" } });
+  });
+  it("leaves what belongs to somebody else who used the device to them", async () => {
+    put.mockRejectedValue(refusal(404));
+    const saver = useAutosave("a1");
+    saver.say("q1", { answer: "x", flagged: false });
+    expect(await saver.flush()).toBe(false);
+    expect(unsent()).toMatchObject({ q1: { answer: "x" } });
+    expect(kept.get("refused:a1")).toBeUndefined();
+  });
+  it("says how long ago an answer was written that could not be sent at once", async () => {
+    vi.useFakeTimers();
+    put.mockRejectedValueOnce(new TypeError("failed to fetch")).mockResolvedValue({ late: true });
+    const saver = useAutosave("a1");
+    saver.say("q1", { answer: "ebb", flagged: false });
+    expect(await saver.flush()).toBe(false);
+    vi.setSystemTime(Date.now() + 90_000);
+    expect(await saver.flush()).toBe(true);
+    expect(put.mock.calls.at(-1)?.[1]).toMatchObject({ body: { answer: "ebb", secondsAgo: 90 } });
+  });
+  it("knows of which attempts something is still on the device", () => {
+    kept.set("unsent:a1", "{}");
+    kept.set("unsent:a2", JSON.stringify({ q1: { answer: "left", flagged: false } }));
+    expect(leftBehind()).toEqual(["a2"]);
   });
   it("keeps a change that was made while an older one was on its way", async () => {
     const saver = useAutosave("a1");
@@ -79,7 +115,7 @@ describe("answers are safe before they are called saved", () => {
     saver.say("q1", { answer: "new", flagged: false });
     release({});
     await sending;
-    expect(unsent()).toEqual({ q1: { answer: "new", flagged: false } });
+    expect(unsent()).toMatchObject({ q1: { answer: "new", flagged: false } });
     expect(await saver.flush()).toBe(true);
     expect(put.mock.calls.at(-1)?.[1]).toMatchObject({ body: { answer: "new" } });
   });

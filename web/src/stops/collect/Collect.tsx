@@ -11,6 +11,7 @@ import { t } from "../../text";
 import { moment, stretch, time } from "../../text/figures";
 import { sectionQuery, useWhere } from "../Assessment";
 import { GiveOut } from "../key/GiveOut";
+import { LateAnswers } from "./LateAnswers";
 import { SeenAfterwards } from "./PaperAfter";
 
 type Row = Schemas["MonitorRow"];
@@ -39,6 +40,7 @@ export function Collect() {
           ) : (
             <>
               <Counts view={view} />
+              <LateAnswers assessment={assessment} section={section} />
               <Rows view={view} />
             </>
           )}

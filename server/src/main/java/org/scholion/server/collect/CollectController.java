@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.server.access.Access;
+import org.scholion.server.ledger.LateAnswers;
 import org.scholion.server.platform.Events;
 import org.scholion.server.platform.Me;
 import org.springframework.http.HttpStatus;
@@ -31,15 +32,23 @@ class CollectController {
     private final Taking taking;
     private final Monitor monitor;
     private final BringingIn bringingIn;
+    private final LateAnswers lateAnswers;
     private final Access access;
     private final Events events;
 
     CollectController(
-            Sittings sittings, Taking taking, Monitor monitor, BringingIn bringingIn, Access access, Events events) {
+            Sittings sittings,
+            Taking taking,
+            Monitor monitor,
+            BringingIn bringingIn,
+            LateAnswers lateAnswers,
+            Access access,
+            Events events) {
         this.sittings = sittings;
         this.taking = taking;
         this.monitor = monitor;
         this.bringingIn = bringingIn;
+        this.lateAnswers = lateAnswers;
         this.access = access;
         this.events = events;
     }
@@ -74,6 +83,33 @@ class CollectController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void takeIn(@AuthenticationPrincipal Me me, @PathVariable UUID attempt) {
         taking.takeIn(me, attempt);
+    }
+
+    /** What came in too late and waits for a decision, or counts already. */
+    @GetMapping("/assessments/{assessment}/late")
+    List<LateAnswers.LateLine> late(
+            @AuthenticationPrincipal Me me,
+            @PathVariable UUID assessment,
+            @RequestParam(required = false) @Nullable UUID section) {
+        return lateAnswers.of(me, assessment, section);
+    }
+
+    @PostMapping("/late/{answer}/take")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void takeLate(@AuthenticationPrincipal Me me, @PathVariable UUID answer) {
+        lateAnswers.take(me, answer);
+    }
+
+    @PostMapping("/late/{answer}/leave")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void leaveLate(@AuthenticationPrincipal Me me, @PathVariable UUID answer) {
+        lateAnswers.leave(me, answer);
+    }
+
+    @PostMapping("/late/{answer}/take-back")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void takeBackLate(@AuthenticationPrincipal Me me, @PathVariable UUID answer) {
+        lateAnswers.takeBack(me, answer);
     }
 
     @GetMapping("/assessments/{assessment}/collect")

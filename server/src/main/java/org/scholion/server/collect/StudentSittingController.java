@@ -31,8 +31,15 @@ class StudentSittingController {
 
     record Begun(UUID attempt) {}
 
-    /** An answer in the form of its item's kind; null or an empty text takes it back. */
-    record AnswerChange(@Nullable Object answer, boolean flagged) {}
+    /**
+     * An answer in the form of its item's kind; null or an empty text takes it back.
+     *
+     * @param secondsAgo how long ago it was written, when it could not be sent at once
+     */
+    record AnswerChange(
+            @Nullable Object answer,
+            boolean flagged,
+            @Nullable Integer secondsAgo) {}
 
     @GetMapping("/todo")
     List<ToDo.ToDoLine> todo(@AuthenticationPrincipal Me me) {
@@ -55,7 +62,13 @@ class StudentSittingController {
             @PathVariable UUID attempt,
             @PathVariable String item,
             @RequestBody AnswerChange change) {
-        return taking.answer(me, attempt, item, change.answer(), change.flagged());
+        return taking.answer(
+                me,
+                attempt,
+                item,
+                change.answer(),
+                change.flagged(),
+                change.secondsAgo() == null ? 0 : change.secondsAgo());
     }
 
     @PostMapping("/attempts/{attempt}/hand-in")

@@ -21,6 +21,7 @@ import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;
+import org.scholion.server.ledger.LateAnswers;
 import org.scholion.server.ledger.Scoring;
 import org.scholion.server.platform.Events;
 import org.scholion.server.platform.JsonColumn;
@@ -46,6 +47,7 @@ public class Taking {
     private final Access access;
     private final Events events;
     private final Veil veil;
+    private final LateAnswers late;
     private final JdbcClient db;
     private final Clock clock;
     private final Cache<UUID, Known> known =
@@ -60,6 +62,7 @@ public class Taking {
             Access access,
             Events events,
             Veil veil,
+            LateAnswers late,
             JdbcClient db,
             Clock clock) {
         this.sittings = sittings;
@@ -70,12 +73,17 @@ public class Taking {
         this.access = access;
         this.events = events;
         this.veil = veil;
+        this.late = late;
         this.db = db;
         this.clock = clock;
     }
 
-    /** The acknowledgement of an answer: it is sent after the answer is safe. */
-    public record SavedAnswer(Instant savedAt) {}
+    /**
+     * The acknowledgement of an answer: it is sent after the answer is safe.
+     *
+     * @param late it was written in time and came when the time was over: the teacher decides whether it counts
+     */
+    public record SavedAnswer(Instant savedAt, boolean late) {}
 
     /** The questions' own paper, seen beside the answers. */
     public record PaperSheet(String file, String name, String type) {}
@@ -196,21 +204,40 @@ public class Taking {
         });
     }
 
-    /** Saves an answer: the acknowledgement is sent when it is safe. */
-    public SavedAnswer answer(Me me, UUID attemptId, String itemId, @Nullable Object answer, boolean flagged) {
+    /**
+     * Saves an answer: the acknowledgement is sent when it is safe.
+     *
+     * @param secondsAgo how long ago it was written, as the device knows it
+     */
+    public SavedAnswer answer(
+            Me me, UUID attemptId, String itemId, @Nullable Object answer, boolean flagged, int secondsAgo) {
         Known known = known(attemptId);
         access.requireOwn(me, known.student());
         JsonNode kept = kept(attemptId, known.item(itemId), answer);
         Instant now = clock.instant();
         if (!drafts.append(attemptId, me.id(), new Drafts.Draft(kept, flagged, now), itemId, GRACE)) {
-            throw attempts.require(attemptId).isIn()
-                    ? Refused.conflict("handed-in", "You have already handed this in. Your answers have not changed.")
-                    : Refused.conflict(
-                            "closed",
-                            "Time is up. Everything that was saved before the end counts; your last change was not saved.");
+            return late(attempts.require(attemptId), itemId, kept, now.minusSeconds(Math.max(0, secondsAgo)), now);
         }
         events.saySoon("assessment:" + known.assessment());
-        return new SavedAnswer(now);
+        return new SavedAnswer(now, false);
+    }
+
+    /** What was written in time is kept for the teacher, whenever it comes; what was written later is not taken. */
+    private SavedAnswer late(Attempt attempt, String item, JsonNode answer, Instant writtenAt, Instant now) {
+        Instant end = sittings.require(attempt.sitting()).deadline(attempt.startedAt());
+        Instant handedIn = attempt.handedInAt();
+        // A device's clock may be anything.
+        Instant written = writtenAt.isBefore(attempt.startedAt()) ? attempt.startedAt() : writtenAt;
+        Instant last = handedIn != null && handedIn.isBefore(end) ? handedIn : end;
+        if (!written.isAfter(last)) {
+            late.keep(attempt, item, answer, written, now);
+            return new SavedAnswer(now, true);
+        }
+        throw attempt.isIn() && last.equals(handedIn)
+                ? Refused.conflict("handed-in", "You have already handed this in. Your answers have not changed.")
+                : Refused.conflict(
+                        "closed",
+                        "Time is up. Everything that was saved before the end counts; your last change was not saved.");
     }
 
     /** What was said, in the form of the answer's kind and under the ids of the key; nothing else of it is kept. */

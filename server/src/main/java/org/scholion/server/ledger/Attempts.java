@@ -32,6 +32,9 @@ public class Attempts {
     private static final String RESPONSES = """
             select r.attempt_id, r.item, r.answer from attempt x join response r on r.school_id = x.school_id and r.attempt_id = x.id
             where x.assessment_id = :assessment""";
+    private static final String LATE = """
+            select l.attempt_id, l.item, l.answer from attempt x
+            join late_answer l on l.school_id = x.school_id and l.attempt_id = x.id and l.decision = 'COUNTS' where\s""";
     private static final String ORDER = " order by p.family, p.given, x.number";
 
     private final JdbcClient db;
@@ -162,7 +165,9 @@ public class Attempts {
     /** What an assessment's attempts say, by attempt and item. */
     @Transactional(readOnly = true)
     public Map<UUID, Map<String, JsonNode>> responses(UUID assessment) {
-        return byAttempt(db.sql(RESPONSES).param("assessment", assessment));
+        return late(
+                byAttempt(db.sql(RESPONSES).param("assessment", assessment)),
+                db.sql(LATE + "x.assessment_id = :assessment").param("assessment", assessment));
     }
 
     /** What an assessment's attempts say to some items only. */
@@ -170,9 +175,22 @@ public class Attempts {
     public Map<UUID, Map<String, JsonNode>> responses(UUID assessment, Set<String> items) {
         return items.isEmpty()
                 ? Map.of()
-                : byAttempt(db.sql(RESPONSES + " and r.item in (:items)")
-                        .param("assessment", assessment)
-                        .param("items", items));
+                : late(
+                        byAttempt(db.sql(RESPONSES + " and r.item in (:items)")
+                                .param("assessment", assessment)
+                                .param("items", items)),
+                        db.sql(LATE + "x.assessment_id = :assessment and l.item in (:items)")
+                                .param("assessment", assessment)
+                                .param("items", items));
+    }
+
+    /** A late answer that counts stands in the place of what was handed in. */
+    private static Map<UUID, Map<String, JsonNode>> late(
+            Map<UUID, Map<String, JsonNode>> all, JdbcClient.StatementSpec late) {
+        byAttempt(late)
+                .forEach((attempt, answers) ->
+                        all.computeIfAbsent(attempt, a -> new LinkedHashMap<>()).putAll(answers));
+        return all;
     }
 
     private static Map<UUID, Map<String, JsonNode>> byAttempt(JdbcClient.StatementSpec query) {
@@ -194,10 +212,16 @@ public class Attempts {
     public Map<UUID, Map<String, JsonNode>> responsesOf(Collection<UUID> attempts) {
         return attempts.isEmpty()
                 ? Map.of()
-                : byAttempt(db.sql("select r.attempt_id, r.item, r.answer from attempt x"
-                                + " join response r on r.school_id = x.school_id and r.attempt_id = x.id"
-                                + " where x.id in (:attempts)")
-                        .param("attempts", attempts));
+                : late(handedIn(attempts), db.sql(LATE + "x.id in (:attempts)").param("attempts", attempts));
+    }
+
+    /** What some attempts said when they were handed in, whatever came later. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Map<String, JsonNode>> handedIn(Collection<UUID> attempts) {
+        return byAttempt(db.sql("select r.attempt_id, r.item, r.answer from attempt x"
+                        + " join response r on r.school_id = x.school_id and r.attempt_id = x.id"
+                        + " where x.id in (:attempts)")
+                .param("attempts", attempts));
     }
 
     /** A response as the item's kind understands it; one that is not there is none. */

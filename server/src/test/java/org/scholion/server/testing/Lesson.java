@@ -87,13 +87,16 @@ public final class Lesson {
         for (String letter : sections) {
             over.add(UUID.fromString(section(letter)));
         }
-        school.bean(JdbcClient.class)
-                .sql("update sitting set closes_at = now() - interval '5 minutes', opens_at = now() - interval '1 hour'"
-                        + " where assessment_id = :id and (:all or section_id in (:over))")
-                .param("id", UUID.fromString(id))
-                .param("all", over.isEmpty())
-                .param("over", over.isEmpty() ? List.of(UUID.fromString(id)) : over)
-                .update();
+        JdbcClient db = school.bean(JdbcClient.class);
+        for (String change : List.of(
+                "update sitting set closes_at = now() - interval '5 minutes', opens_at = now() - interval '1 hour'",
+                "update attempt set started_at = now() - interval '50 minutes'")) {
+            db.sql(change + " where assessment_id = :id and (:all or section_id in (:over))")
+                    .param("id", UUID.fromString(id))
+                    .param("all", over.isEmpty())
+                    .param("over", over.isEmpty() ? List.of(UUID.fromString(id)) : over)
+                    .update();
+        }
     }
 
     public String sitting() {

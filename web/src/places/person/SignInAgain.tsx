@@ -1,0 +1,81 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { Dialog } from "radix-ui";
+import { type FormEvent, useState } from "react";
+import { api, ok, type Schemas } from "../../api/client";
+import { connection, useConnection } from "../../api/connection";
+import { Button, TextButton } from "../../parts/Button";
+import { Field } from "../../parts/Field";
+import { Trouble } from "../../parts/States";
+import { t } from "../../text";
+
+/** Over whatever page it is: whose session has ended signs in again and goes on exactly there. */
+export function SignInAgain({ session }: { session: Schemas["Session"] }) {
+  const { signedOut } = useConnection();
+  return (
+    <Dialog.Root open={signedOut}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
+        <Dialog.Content
+          className="fixed inset-x-4 top-16 z-50 mx-auto max-w-md border border-ink bg-sheet p-6"
+          onEscapeKeyDown={(e) => e.preventDefault()}
+        >
+          <Dialog.Title className="font-script text-title font-semibold">{t("Sign in again")}</Dialog.Title>
+          <Dialog.Description className="mt-1 mb-4 text-soft">
+            {t("You have been signed out. The page is as you left it, with what you typed.")}
+          </Dialog.Description>
+          <Again session={session} />
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+function Again({ session }: { session: Schemas["Session"] }) {
+  const client = useQueryClient();
+  const [username, setUsername] = useState("");
+  const [password, setPassword] = useState("");
+  const signIn = useMutation({
+    mutationFn: () => ok(api.POST("/api/session", { body: { username, password } })),
+    onSuccess: (who) => {
+      if (who.id !== session.id) {
+        // The page that is open is another person's.
+        location.assign("/");
+        return;
+      }
+      connection.signedInAgain();
+      window.dispatchEvent(new Event("online"));
+      void client.invalidateQueries();
+    },
+  });
+  const submit = (e: FormEvent) => {
+    e.preventDefault();
+    signIn.mutate();
+  };
+  return (
+    <form onSubmit={submit} className="grid gap-4">
+      <p>{t("This page is open for {{name}}.", { name: session.name })}</p>
+      <Field
+        label={t("Name to sign in with")}
+        autoComplete="username"
+        value={username}
+        onChange={(e) => setUsername(e.target.value)}
+        required
+      />
+      <Field
+        label={t("Password")}
+        type="password"
+        autoComplete="current-password"
+        value={password}
+        onChange={(e) => setPassword(e.target.value)}
+        required
+      />
+      <Trouble error={signIn.error} />
+      <div className="flex items-center gap-4">
+        <Button look="strong" type="submit" disabled={signIn.isPending}>
+          {t("Sign in")}
+        </Button>
+        <TextButton onClick={() => location.assign("/")}>{t("Leave this page")}</TextButton>
+      </div>
+    </form>
+  );
+}
