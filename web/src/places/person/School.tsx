@@ -95,11 +95,10 @@ function SlowedDown() {
                   </span>
                   <TextButton
                     className="ml-auto"
-                    aria-label={t("Let {{name}} try again now", { name: p.name })}
                     disabled={release.isPending}
                     onClick={() => release.mutate(p.person)}
                   >
-                    {t("Let try again now")}
+                    {t("Let {{name}} try again now", { name: p.name })}
                   </TextButton>
                 </li>
               ))}

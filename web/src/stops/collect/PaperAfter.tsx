@@ -1,4 +1,5 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useId } from "react";
 import { api, ok, type Schemas } from "../../api/client";
 import { MarginPart } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
@@ -22,10 +23,14 @@ export function PaperAfterChoice({
   onChange: (value: PaperAfter) => void;
   disabled?: boolean;
 }) {
+  const id = useId();
   return (
-    <label className="text-small font-semibold text-soft">
-      <span className="mb-1 block">{t("After handing in, students can see the questions")}</span>
+    <div>
+      <label htmlFor={id} className="mb-1 block text-small font-semibold text-soft">
+        {t("After handing in, students can see the questions")}
+      </label>
       <select
+        id={id}
         value={value}
         disabled={disabled}
         onChange={(e) => onChange(e.target.value as PaperAfter)}
@@ -37,7 +42,7 @@ export function PaperAfterChoice({
           </option>
         ))}
       </select>
-    </label>
+    </div>
   );
 }
 

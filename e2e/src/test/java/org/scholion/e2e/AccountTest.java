@@ -19,7 +19,8 @@ class AccountTest {
                 Browser there = new Browser(school.address(), 1280, 800)) {
             there.signIn("Ines Calder");
             here.signIn("Ines Calder")
-                    .clickLink("Ines Calder")
+                    .clickLabelled("IC, Ines Calder")
+                    .click("a", "Your account")
                     .sees("Change your password")
                     .isAccessible("Account");
             change(here, "not this one", "a ledge at low water", "a ledge at low");
@@ -54,9 +55,9 @@ class AccountTest {
                 guessing.execute(() ->
                         guesser.post("/api/session", Map.of("username", "ewan.pryce", "password", "a wrong one")));
             }
-            berit.signIn("Berit Straum").sees("Ambler, Wanda").open("/school").sees("Let try again now");
+            berit.signIn("Berit Straum").sees("Ambler, Wanda").open("/school").sees("Let Ewan Pryce try again now");
             berit.isAccessible("School").picture("school");
-            berit.clickLabelled("Let Ewan Pryce try again now").sees("Nobody has to wait at the moment.");
+            berit.clickButton("Let Ewan Pryce try again now").sees("Nobody has to wait at the moment.");
             berit.type("Minutes without doing anything (5 to 1440)", "3").clickButton("Save limits");
             berit.sees("from 5 to 1440");
             berit.type("Minutes without doing anything (5 to 1440)", "90").clickButton("Save limits");

@@ -179,6 +179,12 @@ final class Browser implements AutoCloseable {
         return this;
     }
 
+    /** As if this had been left in the browser's store. */
+    Browser keepsOnDevice(String name, String value) {
+        driver.executeScript("localStorage.setItem(arguments[0], arguments[1])", name, value);
+        return this;
+    }
+
     Browser hasValue(String label, String value) {
         waitUntil(() -> value.equals(field(label).getDomProperty("value")), label + " is " + value);
         return this;
