@@ -22,12 +22,12 @@ export function Effect({
       <p aria-live="polite">{sentence(effect)}</p>
       {shown.length > 0 && (
         <table className="mt-2 w-full text-small">
-          <caption className="sr-only">{t("Whose result moves")}</caption>
+          <caption className="sr-only">{t("Whose score changes")}</caption>
           <thead className="sr-only">
             <tr>
               <th scope="col">{t("Student")}</th>
-              <th scope="col">{t("from what to what")}</th>
-              <th scope="col">{t("crosses")}</th>
+              <th scope="col">{t("before and after")}</th>
+              <th scope="col">{t("band or pass")}</th>
             </tr>
           </thead>
           <tbody>
@@ -44,7 +44,7 @@ export function Effect({
       {effect.moves.length > FEW && (
         <p className="mt-1 text-small">
           <TextButton onClick={() => setAll(!all)}>
-            {all ? t("only the first") : t("All {{n}}, from what to what", { n: effect.moves.length })}
+            {all ? t("Show fewer") : t("Show all {{n}} changes", { n: effect.moves.length })}
           </TextButton>
         </p>
       )}
@@ -55,17 +55,16 @@ export function Effect({
 function sentence(effect: Schemas["EffectView"]): string {
   if (effect.moves.length === 0) {
     return effect.marks === 0
-      ? t("Nobody's mark moves.")
-      : t("{{count}} marks move", { count: effect.marks }) + t(", and nobody's total changes.");
+      ? t("No marks change.")
+      : t("{{count}} marks change, but nobody’s score does.", { count: effect.marks });
   }
-  const parts = [];
-  if (effect.up > 0) {
-    parts.push(t("{{count}} students", { count: effect.up }) + t(" up"));
-  }
-  if (effect.down > 0) {
-    parts.push(t("{{count}} students", { count: effect.down }) + t(" down"));
-  }
-  return `${parts.join(", ")}.${effect.down === 0 ? t(" Nobody loses.") : ""}`;
+  const sentences = [
+    effect.up > 0 && t("{{count}} students go up.", { count: effect.up }),
+    effect.down > 0 ? t("{{count}} students go down.", { count: effect.down }) : t("Nobody goes down."),
+    effect.nowPass > 0 && t("{{count}} students pass now.", { count: effect.nowPass }),
+    effect.noLongerPass > 0 && t("{{count}} students no longer pass.", { count: effect.noLongerPass }),
+  ];
+  return sentences.filter(Boolean).join(" ");
 }
 
 function fromTo(m: Schemas["MoveView"]) {

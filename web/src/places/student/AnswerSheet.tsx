@@ -2,7 +2,7 @@ import { useRef } from "react";
 import type { Schemas } from "../../api/client";
 import { t } from "../../text";
 import { afterTouch } from "./chosen";
-import type { Said } from "./useAutosave";
+import type { Said } from "./onDevice";
 
 type Item = Schemas["PaperItem"];
 

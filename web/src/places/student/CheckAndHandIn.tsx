@@ -2,9 +2,9 @@ import type { Schemas } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
+import type { Said } from "./onDevice";
 import { type Page, pageOf } from "./pages";
 import { isSaid } from "./said";
-import type { Said } from "./useAutosave";
 
 /** A last look: what has no answer, what one wanted to come back to; then handing in. */
 export function CheckAndHandIn({

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useMemo, useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
-import { api, ok, type Schemas } from "../../api/client";
+import { api, ok, Problem, type Schemas } from "../../api/client";
 import { useConnection } from "../../api/connection";
 import { Button } from "../../parts/Button";
 import { useKeys } from "../../parts/Keys";
@@ -15,9 +15,11 @@ import { Asked, Hint, Passage } from "./Asked";
 import { CheckAndHandIn } from "./CheckAndHandIn";
 import { HandedIn } from "./HandedIn";
 import { LateState } from "./LateState";
+import { OtherWindowNote } from "./OtherWindowNote";
+import type { Said } from "./onDevice";
 import { askedOn, type Page, pagesOf } from "./pages";
 import { isSaid } from "./said";
-import { type Said, useAutosave } from "./useAutosave";
+import { useAutosave } from "./useAutosave";
 
 type Paper = Schemas["Paper"];
 
@@ -41,7 +43,7 @@ function Taking({ paper }: { paper: Paper }) {
   const client = useQueryClient();
   const navigate = useNavigate();
   const [params, setParams] = useSearchParams();
-  const saver = useAutosave(paper.attempt);
+  const saver = useAutosave(paper.attempt, paper.places);
   const [said, setSaid] = useState<Record<string, Said>>(() => {
     const all: Record<string, Said> = {};
     for (const item of paper.items) {
@@ -65,7 +67,16 @@ function Taking({ paper }: { paper: Paper }) {
   const handIn = useMutation({
     mutationFn: async () => {
       if (!(await saver.flush())) {
-        throw new Error("not all sent");
+        throw new Problem(
+          0,
+          "unsent",
+          Object.keys(saver.others).length > 0
+            ? t("Another window says something else to a question. Choose there first which answer counts.")
+            : t(
+                "Not everything could be sent yet. It is kept on this device; hand in again when there is a connection.",
+              ),
+          [],
+        );
       }
       await ok(
         api.POST("/api/student/attempts/{attempt}/hand-in", { params: { path: { attempt: paper.attempt } } }),
@@ -107,6 +118,27 @@ function Taking({ paper }: { paper: Paper }) {
         <Progress pages={pages} said={said} at={at} onGo={go} />
       </header>
       <main id="page" className="flex-1 px-4 py-5">
+        {page &&
+          askedOn(page).map((asked) => (
+            <OtherWindowNote
+              key={asked.id}
+              item={asked}
+              other={saver.others[asked.id]}
+              onChoose={(mine) => {
+                const other = saver.others[asked.id];
+                saver.chosen(asked.id);
+                if (mine || !other) {
+                  say(asked.id, {
+                    flagged: false,
+                    ...said[asked.id],
+                    answer: said[asked.id]?.answer ?? null,
+                  });
+                } else {
+                  say(asked.id, { answer: other.answer, flagged: other.flagged });
+                }
+              }}
+            />
+          ))}
         {page && page.rows.length > 0 ? (
           <AnswerSheet
             key={page.item.id}

@@ -6,7 +6,8 @@ import { Empty, Loaded, Trouble } from "../../parts/States";
 import { t } from "../../text";
 import { moment } from "../../text/figures";
 import { LateState } from "./LateState";
-import { leftBehind, useAutosave } from "./useAutosave";
+import { leftBehind } from "./onDevice";
+import { useAutosave } from "./useAutosave";
 
 type Line = Schemas["ToDoLine"];
 

@@ -35,10 +35,11 @@ vi.stubGlobal(
   ),
 );
 
-const { leftBehind, useAutosave } = await import("./useAutosave");
+const { leftBehind, unsentOf } = await import("./onDevice");
+const { useAutosave } = await import("./useAutosave");
 const { Problem } = await import("../../api/client");
 const refusal = (status: number) => new (Problem as unknown as new (s: number) => Error)(status);
-const unsent = () => JSON.parse(kept.get("unsent:a1") ?? "{}");
+const unsent = () => unsentOf("a1");
 
 beforeEach(() => {
   kept.clear();
@@ -68,12 +69,13 @@ describe("answers are safe before they are called saved", () => {
     expect(unsent()).toEqual({});
   });
   it("sends what was left from before a reload", async () => {
-    kept.set("unsent:a1", JSON.stringify({ q9: { answer: "left", flagged: false } }));
+    kept.set("unsent:a1:gone", JSON.stringify({ q9: { answer: "left", flagged: false } }));
     put.mockResolvedValue({});
     const saver = useAutosave("a1");
     expect(saver.kept).toHaveProperty("q9");
     expect(await saver.flush()).toBe(true);
     expect(put.mock.calls[0]?.[1]).toMatchObject({ body: { answer: "left" } });
+    expect(unsent()).toEqual({});
   });
   it("does not try again what the server refuses for good, and keeps it on the device", async () => {
     put.mockRejectedValue(refusal(422));
@@ -102,8 +104,8 @@ describe("answers are safe before they are called saved", () => {
     expect(put.mock.calls.at(-1)?.[1]).toMatchObject({ body: { answer: "ebb", secondsAgo: 90 } });
   });
   it("knows of which attempts something is still on the device", () => {
-    kept.set("unsent:a1", "{}");
-    kept.set("unsent:a2", JSON.stringify({ q1: { answer: "left", flagged: false } }));
+    kept.set("unsent:a1:x", "{}");
+    kept.set("unsent:a2:x", JSON.stringify({ q1: { answer: "left", flagged: false } }));
     expect(leftBehind()).toEqual(["a2"]);
   });
   it("keeps a change that was made while an older one was on its way", async () => {
@@ -118,5 +120,26 @@ describe("answers are safe before they are called saved", () => {
     expect(unsent()).toMatchObject({ q1: { answer: "new", flagged: false } });
     expect(await saver.flush()).toBe(true);
     expect(put.mock.calls.at(-1)?.[1]).toMatchObject({ body: { answer: "new" } });
+  });
+  it("keeps what two windows have not sent, each under its own name, and the later answer to a question wins", () => {
+    kept.set(
+      "unsent:a1:x",
+      JSON.stringify({ q1: { answer: "old", at: 1 }, q2: { answer: "only here", at: 1 } }),
+    );
+    kept.set("unsent:a1:y", JSON.stringify({ q1: { answer: "new", at: 2 } }));
+    expect(unsent()).toMatchObject({ q1: { answer: "new" }, q2: { answer: "only here" } });
+  });
+  it("does not write over what another window said until one of both is chosen", async () => {
+    const other = { answer: "flood", flagged: false, savedAt: "now", place: 7 };
+    put
+      .mockRejectedValueOnce(Object.assign(refusal(409), { code: "changed-meanwhile", theirs: other }))
+      .mockResolvedValue({ place: 8 });
+    const saver = useAutosave("a1", { q1: 3 });
+    saver.say("q1", { answer: "ebb", flagged: false });
+    expect(await saver.flush()).toBe(false);
+    expect(put.mock.calls[0]?.[1]).toMatchObject({ body: { seen: 3 } });
+    expect(await saver.flush()).toBe(false);
+    expect(put).toHaveBeenCalledTimes(1);
+    expect(unsent()).toMatchObject({ q1: { answer: "ebb" } });
   });
 });

@@ -45,9 +45,27 @@ class LostConnectionTest {
         String attempt = lesson.attempt("Ivo Lomas");
         try (Browser ivo = new Browser(school.address(), 360, 740)) {
             ivo.signIn("Ivo Lomas").open("/sit/" + attempt + "?page=2").sees("Which knot");
-            ivo.keepsOnDevice("unsent:" + attempt, "{\"q2\": {\"answer\": \"bowline\", \"flagged\": false}}");
+            ivo.keepsOnDevice("unsent:" + attempt + ":another", "{\"q2\": {\"answer\": \"bowline\", \"flagged\": false}}");
             ivo.open("/todo").sees("Left behind").pause().pause();
             ivo.open("/sit/" + attempt + "?page=2").hasValue("Your answer", "bowline");
+        }
+    }
+
+    @Test
+    void two_windows_of_one_student_show_both_answers_and_the_student_chooses(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Two windows open", "A");
+        String attempt = lesson.attempt("Gwen Kyle");
+        try (Browser one = new Browser(school.address(), 360, 740);
+                Browser two = new Browser(school.address(), 360, 740)) {
+            one.signIn("Gwen Kyle").open("/sit/" + attempt + "?page=2").sees("Which knot");
+            two.signIn("Gwen Kyle").open("/sit/" + attempt + "?page=2").sees("Which knot");
+            one.type("Your answer", "bowline").pause().sees("Saved");
+            two.type("Your answer", "sheet bend").sees("In another window you answered question 2");
+            two.sees("Both are kept. Which one counts?").isAccessible("Two windows");
+            two.clickButton("What stands here").seesNot("Both are kept.").pause().sees("Saved");
+            one.type("Your answer", "reef knot").sees("In another window you answered question 2");
+            one.clickButton("What the other window says").seesNot("Both are kept.");
+            one.hasValue("Your answer", "sheet bend");
         }
     }
 

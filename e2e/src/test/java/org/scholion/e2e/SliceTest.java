@@ -92,7 +92,7 @@ class SliceTest {
     private static void settle(Browser aud) {
         aud.clickLink("Settle")
                 .sees("rescue knot")
-                .sees("1 student up. Nobody loses.")
+                .sees("1 student goes up. Nobody goes down.")
                 .isAccessible("Settle");
         aud.press("2").sees("If you give half marks").press(Keys.ENTER).sees("Nothing is in doubt.");
         aud.press("u")

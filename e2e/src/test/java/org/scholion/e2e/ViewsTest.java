@@ -51,7 +51,7 @@ class ViewsTest {
                     .picture("collect");
             aud.open(tides + "/settle" + b)
                     .sees("a bow line hitch")
-                    .sees("Nobody loses")
+                    .sees("Nobody goes down.")
                     .isAccessible("Settle")
                     .picture("settle");
             aud.open(tides + "/read" + b)

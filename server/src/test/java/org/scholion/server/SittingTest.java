@@ -112,6 +112,7 @@ class SittingTest {
                         .get("score")
                         .stringValue())
                 .isEqualTo("2");
+        lesson.isOver();
         Lesson.answer(student, attempt, "q2", "x").isRefused(409);
     }
 
@@ -151,5 +152,35 @@ class SittingTest {
                         Instant.parse(sitting.get("closes").stringValue()),
                         Instant.parse(after.get("closes").stringValue())))
                 .isEqualTo(Duration.ofMinutes(10));
+    }
+
+    @Test
+    void two_windows_of_one_student_do_not_overwrite_each_other_unseen(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Two windows", "A");
+        Visitor student = school.as("Dov Kessler");
+        String attempt = lesson.begin(student);
+        JsonNode first = said(student, attempt, "ebb", "one", 0).ok();
+        said(student, attempt, "ebb tide", "one", first.get("place").longValue()).ok();
+        JsonNode told = said(student, attempt, "flood", "two", first.get("place").longValue())
+                .isRefused(409)
+                .json();
+        assertThat(told.get("code").stringValue()).isEqualTo("changed-meanwhile");
+        assertThat(told.get("theirs").get("answer").stringValue()).isEqualTo("ebb tide");
+        said(student, attempt, "ebb tide", "two", 0)
+                .ok()
+                .get("place");
+        JsonNode paper = student.get("/api/student/attempts/" + attempt).ok();
+        assertThat(paper.get("answers").get("q2").stringValue())
+                .as("nothing went over it")
+                .isEqualTo("ebb tide");
+        said(student, attempt, "flood", "two", paper.get("places").get("q2").longValue())
+                .ok();
+        said(student, attempt, "slack", "one", first.get("place").longValue()).isRefused(409);
+    }
+
+    private static Visitor.Reply said(Visitor student, String attempt, String answer, String window, long seen) {
+        return student.put(
+                "/api/student/attempts/" + attempt + "/answers/q2",
+                Map.of("answer", answer, "flagged", false, "window", window, "seen", seen));
     }
 }

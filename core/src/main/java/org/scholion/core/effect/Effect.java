@@ -23,8 +23,40 @@ public record Effect(List<Move> moves, int students) {
             return after.total().score().minus(before.total().score());
         }
 
+        /** Passes now and did not, or the other way; only where there is a pass mark on both sides. */
         public boolean crossesPass() {
-            return !Objects.equals(before.passed(), after.passed());
+            return before.passed() != null
+                    && after.passed() != null
+                    && !before.passed().equals(after.passed());
+        }
+
+        /** Something that people are shown is better: passing, the band, or the percent (the score where there is none). */
+        public boolean goesUp() {
+            return isBetter(before, after);
+        }
+
+        /** Something that people are shown is worse; of somebody who has a better band and no longer passes, both hold. */
+        public boolean goesDown() {
+            return isBetter(after, before);
+        }
+
+        private boolean isBetter(Outcome one, Outcome other) {
+            return crossesPass() && Boolean.TRUE.equals(other.passed())
+                    || changesBand() && from(other).compareTo(from(one)) > 0
+                    || shown(other).compareTo(shown(one)) > 0;
+        }
+
+        /** From where on the band is reached; below every band where there is none. */
+        private static Fraction from(Outcome outcome) {
+            return outcome.band() == null
+                    ? Fraction.of(-1)
+                    : outcome.band().from();
+        }
+
+        private Fraction shown(Outcome outcome) {
+            return before.percent() == null || after.percent() == null
+                    ? outcome.total().score()
+                    : Objects.requireNonNull(outcome.percent());
         }
 
         public boolean changesBand() {
@@ -38,7 +70,7 @@ public record Effect(List<Move> moves, int students) {
         private boolean isMove() {
             return gain().signum() != 0
                     || !Objects.equals(before.percent(), after.percent())
-                    || crossesPass()
+                    || !Objects.equals(before.passed(), after.passed())
                     || changesBand();
         }
     }
@@ -66,11 +98,25 @@ public record Effect(List<Move> moves, int students) {
         return new Effect(moves, before.size());
     }
 
+    /** Those of whom something is better afterwards. */
     public long up() {
-        return moves.stream().filter(m -> m.gain().signum() > 0).count();
+        return moves.stream().filter(Move::goesUp).count();
     }
 
+    /** Those of whom something is worse afterwards. */
     public long down() {
-        return moves.stream().filter(m -> m.gain().signum() < 0).count();
+        return moves.stream().filter(Move::goesDown).count();
+    }
+
+    public long nowPass() {
+        return moves.stream()
+                .filter(m -> m.crossesPass() && Boolean.TRUE.equals(m.after().passed()))
+                .count();
+    }
+
+    public long noLongerPass() {
+        return moves.stream()
+                .filter(m -> m.crossesPass() && Boolean.TRUE.equals(m.before().passed()))
+                .count();
     }
 }

@@ -24,6 +24,25 @@ class EffectTest {
             List.of(new Grading.Band(f("70"), "Secure", null)),
             f("60"));
 
+    private static Grading passing(String from) {
+        return new Grading(1, false, null, List.of(), Grading.Attempts.BEST, GRADING.bands(), f(from));
+    }
+
+    /** Scores out of ten, under another pass mark. */
+    private static Map<String, Outcome> under(Grading grading, String... scores) {
+        Map<String, Outcome> all = new LinkedHashMap<>();
+        for (int i = 0; i < scores.length; i++) {
+            all.put("s" + i, outcome(grading, f(scores[i]), f("10")));
+        }
+        return all;
+    }
+
+    private static Outcome outcome(Grading grading, Fraction score, Fraction possible) {
+        Fraction percent = score.times(100).over(possible);
+        return Outcomes.of(grading, List.of(new AttemptTotal(List.of(), score, possible, percent, false)))
+                .get(0);
+    }
+
     private static Outcome outcome(String score) {
         Fraction percent = f(score).times(10);
         return Outcomes.of(GRADING, List.of(new AttemptTotal(List.of(), f(score), f("10"), percent, false)))
@@ -48,6 +67,41 @@ class EffectTest {
         assertThat(effect.up()).isEqualTo(2);
         assertThat(effect.down()).isZero();
         assertThat(effect.students()).isEqualTo(3);
+    }
+
+    @Test
+    void whoever_no_longer_passes_goes_down_although_no_point_moves() {
+        Effect effect = Effect.between(under(passing("60"), "5", "7", "9.5"), under(passing("90"), "5", "7", "9.5"));
+        assertThat(effect.moves()).extracting(Effect.Move::student).containsExactly("s1");
+        assertThat(effect.down()).isEqualTo(1);
+        assertThat(effect.up()).isZero();
+        assertThat(effect.noLongerPass()).isEqualTo(1);
+        assertThat(effect.nowPass()).isZero();
+    }
+
+    @Test
+    void more_points_and_a_lower_percent_is_down() {
+        Map<String, Outcome> before = Map.of("a", outcome(GRADING, f("5"), f("10")));
+        Map<String, Outcome> after = Map.of("a", outcome(GRADING, f("6"), f("15")));
+        Effect effect = Effect.between(before, after);
+        assertThat(effect.moves().get(0).gain()).isEqualTo(f("1"));
+        assertThat(effect.up()).isZero();
+        assertThat(effect.down()).isEqualTo(1);
+    }
+
+    @Test
+    void where_one_side_has_no_pass_mark_nobody_passes_or_fails_by_it() {
+        Effect effect = Effect.between(under(passing("60"), "7"), under(new Grading(
+                1, false, null, List.of(), Grading.Attempts.BEST, GRADING.bands(), null), "7"));
+        assertThat(effect.moves()).hasSize(1);
+        assertThat(effect.noLongerPass() + effect.nowPass() + effect.up() + effect.down()).isZero();
+    }
+
+    @Test
+    void a_higher_percent_with_a_pass_that_is_lost_is_both_up_and_down() {
+        Effect effect = Effect.between(under(passing("60"), "6"), under(passing("80"), "7.5"));
+        assertThat(effect.up()).isEqualTo(1);
+        assertThat(effect.down()).isEqualTo(1);
     }
 
     @Test

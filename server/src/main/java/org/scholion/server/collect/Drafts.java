@@ -7,7 +7,9 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.scholion.server.platform.JsonColumn;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -23,40 +25,62 @@ class Drafts {
         this.db = db;
     }
 
-    /** The last that was said to an item. */
-    record Draft(JsonNode answer, boolean flagged, Instant at) {}
+    /**
+     * The last that was said to an item.
+     *
+     * @param place by which a window says what it has seen; 0 while it is not written
+     */
+    record Draft(JsonNode answer, boolean flagged, Instant at, long place) {}
+
+    /**
+     * The window in which something is written.
+     *
+     * @param id null for one that does not tell
+     * @param seen the place of the last answer to the item that it shows
+     */
+    record Window(@Nullable String id, long seen) {
+        static final Window UNTOLD = new Window(null, 0);
+    }
 
     /**
      * Appends an answer, in one statement that also looks whether it may still be given: the attempt is one's own, not
-     * handed in, and its time is not over. Handing in waits for it, so that an acknowledged answer is among what is read.
+     * handed in, its time is not over, and no other window has said something else that this one has not seen. Handing in
+     * waits for it, so that an acknowledged answer is among what is read.
      *
-     * @return whether it was appended
+     * @return its place; empty when it was not appended
      */
-    boolean append(UUID attempt, UUID student, Draft draft, String item, Duration grace) {
+    Optional<Long> append(UUID attempt, UUID student, Draft draft, String item, Duration grace, Window window) {
         return db.sql("""
-                        insert into draft_answer (school_id, attempt_id, item, answer, flagged, at)
-                        select x.school_id, x.id, :item, :answer, :flagged, :now
+                        insert into draft_answer (school_id, attempt_id, item, answer, flagged, at, made_in)
+                        select x.school_id, x.id, :item, :answer, :flagged, :now, :window
                         from attempt x join sitting s on s.id = x.sitting_id
                         where x.id = :attempt and x.student_id = :student and x.handed_in_at is null
                           and :now <= least(s.closes_at, x.started_at + make_interval(mins => s.minutes))
                                       + make_interval(secs => :grace)
-                        for key share of x""")
-                        .param("item", item)
-                        .param("answer", JsonColumn.of(draft.answer()))
-                        .param("flagged", draft.flagged())
-                        .param("now", Timestamp.from(draft.at()))
-                        .param("attempt", attempt)
-                        .param("student", student)
-                        .param("grace", (double) grace.toSeconds())
-                        .update()
-                == 1;
+                          and (cast(:window as text) is null or not exists (
+                            select 1 from draft_answer d where d.school_id = x.school_id and d.attempt_id = x.id
+                              and d.seq > :seen and d.item = :item and d.made_in is distinct from :window
+                              and d.answer is distinct from :answer))
+                        for key share of x
+                        returning seq""")
+                .param("item", item)
+                .param("answer", JsonColumn.of(draft.answer()))
+                .param("flagged", draft.flagged())
+                .param("now", Timestamp.from(draft.at()))
+                .param("attempt", attempt)
+                .param("student", student)
+                .param("grace", (double) grace.toSeconds())
+                .param("window", window.id())
+                .param("seen", window.seen())
+                .query(Long.class)
+                .optional();
     }
 
     @Transactional(readOnly = true)
     Map<String, Draft> of(UUID attempt) {
         Map<String, Draft> drafts = new LinkedHashMap<>();
         db.sql("""
-                        select distinct on (d.item) d.item, d.answer, d.flagged, d.at
+                        select distinct on (d.item) d.item, d.answer, d.flagged, d.at, d.seq
                         from attempt x join draft_answer d on d.school_id = x.school_id and d.attempt_id = x.id
                         where x.id = ? order by d.item, d.seq desc""").param(attempt).query((ResultSet row) -> {
             drafts.put(row.getString("item"), draft(row));
@@ -69,7 +93,7 @@ class Drafts {
     Map<UUID, Map<String, Draft>> working(UUID assessment) {
         Map<UUID, Map<String, Draft>> all = new HashMap<>();
         db.sql("""
-                        select distinct on (d.attempt_id, d.item) d.attempt_id, d.item, d.answer, d.flagged, d.at
+                        select distinct on (d.attempt_id, d.item) d.attempt_id, d.item, d.answer, d.flagged, d.at, d.seq
                         from attempt x join draft_answer d on d.school_id = x.school_id and d.attempt_id = x.id
                         where x.assessment_id = ? and x.handed_in_at is null
                         order by d.attempt_id, d.item, d.seq desc""").param(assessment).query((ResultSet row) -> {
@@ -83,6 +107,7 @@ class Drafts {
         return new Draft(
                 JsonColumn.read(row.getString("answer")),
                 row.getBoolean("flagged"),
-                row.getTimestamp("at").toInstant());
+                row.getTimestamp("at").toInstant(),
+                row.getLong("seq"));
     }
 }

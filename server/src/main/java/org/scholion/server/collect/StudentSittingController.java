@@ -3,7 +3,6 @@ package org.scholion.server.collect;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
-import org.jspecify.annotations.Nullable;
 import org.scholion.server.platform.Me;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -31,16 +30,6 @@ class StudentSittingController {
 
     record Begun(UUID attempt) {}
 
-    /**
-     * An answer in the form of its item's kind; null or an empty text takes it back.
-     *
-     * @param secondsAgo how long ago it was written, when it could not be sent at once
-     */
-    record AnswerChange(
-            @Nullable Object answer,
-            boolean flagged,
-            @Nullable Integer secondsAgo) {}
-
     @GetMapping("/todo")
     List<ToDo.ToDoLine> todo(@AuthenticationPrincipal Me me) {
         return toDo.of(me);
@@ -61,14 +50,8 @@ class StudentSittingController {
             @AuthenticationPrincipal Me me,
             @PathVariable UUID attempt,
             @PathVariable String item,
-            @RequestBody AnswerChange change) {
-        return taking.answer(
-                me,
-                attempt,
-                item,
-                change.answer(),
-                change.flagged(),
-                change.secondsAgo() == null ? 0 : change.secondsAgo());
+            @RequestBody Taking.AnswerChange change) {
+        return taking.answer(me, attempt, item, change);
     }
 
     @PostMapping("/attempts/{attempt}/hand-in")

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -25,6 +26,7 @@ import org.scholion.server.ledger.LateAnswers;
 import org.scholion.server.ledger.Scoring;
 import org.scholion.server.platform.Events;
 import org.scholion.server.platform.JsonColumn;
+import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.scholion.server.platform.Veil;
@@ -38,6 +40,8 @@ import tools.jackson.databind.JsonNode;
 public class Taking {
     /** What was typed in the last second may arrive a little after the deadline. */
     private static final Duration GRACE = Duration.ofSeconds(20);
+
+    private static final int LONGEST_WINDOW = 60;
 
     private final Sittings sittings;
     private final Attempts attempts;
@@ -82,8 +86,29 @@ public class Taking {
      * The acknowledgement of an answer: it is sent after the answer is safe.
      *
      * @param late it was written in time and came when the time was over: the teacher decides whether it counts
+     * @param place by which the window says later that it knows of it; 0 for a late one
      */
-    public record SavedAnswer(Instant savedAt, boolean late) {}
+    public record SavedAnswer(Instant savedAt, boolean late, long place) {}
+
+    /** What another window of the same student said meanwhile. */
+    public record OtherWindow(Object answer, boolean flagged, Instant savedAt, long place) {}
+
+    /**
+     * An answer in the form of its item's kind; null or an empty text takes it back.
+     *
+     * @param secondsAgo how long ago it was written, when it could not be sent at once
+     * @param window a word of the window's own, and the place of the last answer that it {@code seen}
+     */
+    public record AnswerChange(
+            @Nullable Object answer,
+            boolean flagged,
+            @Nullable Integer secondsAgo,
+            @Nullable String window,
+            @Nullable Long seen) {
+        public static AnswerChange now(Object answer) {
+            return new AnswerChange(answer, false, null, null, null);
+        }
+    }
 
     /** The questions' own paper, seen beside the answers. */
     public record PaperSheet(String file, String name, String type) {}
@@ -102,7 +127,8 @@ public class Taking {
             List<PaperItem> items,
             List<PaperSheet> questions,
             Map<String, Object> answers,
-            List<String> flagged) {}
+            List<String> flagged,
+            Map<String, Long> places) {}
 
     @Transactional
     public UUID begin(Me me, UUID sittingId) {
@@ -150,7 +176,7 @@ public class Taking {
         String title = edition.assessment().title();
         return over && !sittings.isOpenAgain(sitting, now)
                 ? new Paper(
-                        attemptId, title, deadline, attempt.isIn(), false, List.of(), List.of(), Map.of(), List.of())
+                        attemptId, title, deadline, attempt.isIn(), false, List.of(), List.of(), Map.of(), List.of(), Map.of())
                 : open(attempt, edition, deadline);
     }
 
@@ -158,6 +184,7 @@ public class Taking {
         OwnIds ids = new OwnIds(veil, attempt.id());
         Map<String, Object> answers = new LinkedHashMap<>();
         List<String> flagged = new ArrayList<>();
+        Map<String, Long> places = new LinkedHashMap<>();
         drafts.of(attempt.id()).forEach((item, draft) -> {
             edition.assessment()
                     .item(item)
@@ -165,6 +192,7 @@ public class Taking {
             if (draft.flagged()) {
                 flagged.add(item);
             }
+            places.put(item, draft.place());
         });
         return new Paper(
                 attempt.id(),
@@ -180,7 +208,8 @@ public class Taking {
                         .map(q -> new PaperSheet(q.file(), q.name(), q.type()))
                         .toList(),
                 answers,
-                flagged);
+                flagged,
+                places);
     }
 
     /** What of an attempt never changes, so that saving an answer is one statement. */
@@ -207,19 +236,51 @@ public class Taking {
     /**
      * Saves an answer: the acknowledgement is sent when it is safe.
      *
-     * @param secondsAgo how long ago it was written, as the device knows it
+     * @param change what is said, how long ago it was written, and in which window
      */
-    public SavedAnswer answer(
-            Me me, UUID attemptId, String itemId, @Nullable Object answer, boolean flagged, int secondsAgo) {
+    public SavedAnswer answer(Me me, UUID attemptId, String itemId, AnswerChange change) {
         Known known = known(attemptId);
         access.requireOwn(me, known.student());
-        JsonNode kept = kept(attemptId, known.item(itemId), answer);
+        JsonNode kept = kept(attemptId, known.item(itemId), change.answer());
         Instant now = clock.instant();
-        if (!drafts.append(attemptId, me.id(), new Drafts.Draft(kept, flagged, now), itemId, GRACE)) {
-            return late(attempts.require(attemptId), itemId, kept, now.minusSeconds(Math.max(0, secondsAgo)), now);
+        Optional<Long> place = drafts.append(
+                attemptId,
+                me.id(),
+                new Drafts.Draft(kept, change.flagged(), now, 0),
+                itemId,
+                GRACE,
+                window(change));
+        if (place.isEmpty()) {
+            int secondsAgo = change.secondsAgo() == null ? 0 : Math.max(0, change.secondsAgo());
+            return notNow(attempts.require(attemptId), known.item(itemId), kept, now.minusSeconds(secondsAgo), now);
         }
         events.saySoon("assessment:" + known.assessment());
-        return new SavedAnswer(now, false);
+        return new SavedAnswer(now, false, place.get());
+    }
+
+    private static Drafts.Window window(AnswerChange change) {
+        return change.window() == null
+                ? Drafts.Window.UNTOLD
+                : new Drafts.Window(
+                        Lengths.atMost("window", change.window(), LONGEST_WINDOW),
+                        change.seen() == null ? 0 : change.seen());
+    }
+
+    /** The time is over, or another window of the student's has said something else. */
+    private SavedAnswer notNow(Attempt attempt, Item item, JsonNode answer, Instant writtenAt, Instant now) {
+        Instant end = sittings.require(attempt.sitting()).deadline(attempt.startedAt());
+        if (attempt.isIn() || now.isAfter(end.plus(GRACE))) {
+            return late(attempt, item.id(), answer, writtenAt, now);
+        }
+        Drafts.Draft theirs =
+                Optional.ofNullable(drafts.of(attempt.id()).get(item.id())).orElseThrow(Refused::notFound);
+        throw Refused.overtaken(
+                "You answered this in another window meanwhile. Both are kept; choose which one counts.",
+                new OtherWindow(
+                        JsonColumn.plain(new OwnIds(veil, attempt.id()).shown(item, theirs.answer())),
+                        theirs.flagged(),
+                        theirs.at(),
+                        theirs.place()));
     }
 
     /** What was written in time is kept for the teacher, whenever it comes; what was written later is not taken. */
@@ -231,7 +292,7 @@ public class Taking {
         Instant last = handedIn != null && handedIn.isBefore(end) ? handedIn : end;
         if (!written.isAfter(last)) {
             late.keep(attempt, item, answer, written, now);
-            return new SavedAnswer(now, true);
+            return new SavedAnswer(now, true, 0);
         }
         throw attempt.isIn() && last.equals(handedIn)
                 ? Refused.conflict("handed-in", "You have already handed this in. Your answers have not changed.")

@@ -224,7 +224,7 @@ class Demo implements ApplicationRunner {
             }
             at[0] = at[0].plusSeconds(pace / 2 + random.nextInt(Math.max(1, pace)));
             Object given = paper.chosen(answer.getKey(), answer.getValue());
-            clock.at(at[0], () -> taking.answer(student, attempt, answer.getKey(), given, false, 0));
+            clock.at(at[0], () -> taking.answer(student, attempt, answer.getKey(), Taking.AnswerChange.now(given)));
         }
         return at[0];
     }

@@ -14,6 +14,7 @@ import org.scholion.server.key.Comparison;
  * What a change would do, before it is confirmed.
  *
  * @param marks how many marks move
+ * @param up of how many something that they are shown is better; {@code down} of how many something is worse
  * @param moves the students whose result moves, from what to what
  * @param differences what differs between the two editions, in words; none where single marks are decided
  * @param asked what asks otherwise than it did when it was answered: somebody has to say whether that is fair
@@ -23,6 +24,8 @@ public record EffectView(
         int students,
         long up,
         long down,
+        long nowPass,
+        long noLongerPass,
         List<MoveView> moves,
         List<Comparison.Difference> differences,
         List<Asked> asked) {
@@ -57,11 +60,11 @@ public record EffectView(
                     fixed(m.after().percent(), digits),
                     crosses(m)));
         }
-        return new EffectView(marks, effect.students(), effect.up(), effect.down(), moves, List.of(), List.of());
+        return new EffectView(marks, effect.students(), effect.up(), effect.down(), effect.nowPass(), effect.noLongerPass(), moves, List.of(), List.of());
     }
 
     EffectView with(List<Comparison.Difference> found, List<Asked> otherwise) {
-        return new EffectView(marks, students, up, down, moves, found, otherwise);
+        return new EffectView(marks, students, up, down, nowPass, noLongerPass, moves, found, otherwise);
     }
 
     private static @Nullable String fixed(@Nullable Fraction percent, int digits) {

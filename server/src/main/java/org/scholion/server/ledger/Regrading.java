@@ -118,11 +118,12 @@ public class Regrading {
     public Edition requireLatest(UUID assessment, int base) {
         Edition latest = editions.require(assessment);
         if (latest.number() != base) {
+            Editions.EditionLine theirs = editions.history(assessment).get(0);
             throw Refused.conflict(
                     "changed-meanwhile",
-                    "The key has changed meanwhile: edition " + latest.number()
-                            + " is the latest now. Nothing of yours or"
-                            + " theirs was overwritten; look at both and confirm again.");
+                    "The key has changed meanwhile: edition " + latest.number() + " is by " + theirs.by()
+                            + (theirs.why().isBlank() ? "" : " (" + theirs.why() + ")")
+                            + ". Nothing of yours or theirs was overwritten; look at both and confirm again.");
         }
         return latest;
     }
