@@ -1,9 +1,9 @@
 import { useEffect, useRef, useState } from "react";
-import { api, ok, Problem, type Schemas } from "../../api/client";
+import { api, ok, Problem } from "../../api/client";
 import { isSafe, keep, keepRefused, type Said, unsentOf, type Waiting, WINDOW } from "./onDevice";
 
 /** What another window of the same student said to an item meanwhile. */
-export type OtherWindow = Schemas["OtherWindow"];
+export type OtherWindow = { answer: unknown; flagged: boolean; savedAt: string; place: number };
 
 const PAUSE = 500;
 const AGAIN = 3_000;

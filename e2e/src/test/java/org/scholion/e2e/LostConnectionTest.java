@@ -45,7 +45,8 @@ class LostConnectionTest {
         String attempt = lesson.attempt("Ivo Lomas");
         try (Browser ivo = new Browser(school.address(), 360, 740)) {
             ivo.signIn("Ivo Lomas").open("/sit/" + attempt + "?page=2").sees("Which knot");
-            ivo.keepsOnDevice("unsent:" + attempt + ":another", "{\"q2\": {\"answer\": \"bowline\", \"flagged\": false}}");
+            ivo.keepsOnDevice(
+                    "unsent:" + attempt + ":another", "{\"q2\": {\"answer\": \"bowline\", \"flagged\": false}}");
             ivo.open("/todo").sees("Left behind").pause().pause();
             ivo.open("/sit/" + attempt + "?page=2").hasValue("Your answer", "bowline");
         }
@@ -62,7 +63,10 @@ class LostConnectionTest {
             one.type("Your answer", "bowline").pause().sees("Saved");
             two.type("Your answer", "sheet bend").sees("In another window you answered question 2");
             two.sees("Both are kept. Which one counts?").isAccessible("Two windows");
-            two.clickButton("What stands here").seesNot("Both are kept.").pause().sees("Saved");
+            two.clickButton("What stands here")
+                    .seesNot("Both are kept.")
+                    .pause()
+                    .sees("Saved");
             one.type("Your answer", "reef knot").sees("In another window you answered question 2");
             one.clickButton("What the other window says").seesNot("Both are kept.");
             one.hasValue("Your answer", "sheet bend");

@@ -160,15 +160,15 @@ class SittingTest {
         Visitor student = school.as("Dov Kessler");
         String attempt = lesson.begin(student);
         JsonNode first = said(student, attempt, "ebb", "one", 0).ok();
-        said(student, attempt, "ebb tide", "one", first.get("place").longValue()).ok();
-        JsonNode told = said(student, attempt, "flood", "two", first.get("place").longValue())
+        said(student, attempt, "ebb tide", "one", first.get("place").longValue())
+                .ok();
+        JsonNode told = said(
+                        student, attempt, "flood", "two", first.get("place").longValue())
                 .isRefused(409)
                 .json();
         assertThat(told.get("code").stringValue()).isEqualTo("changed-meanwhile");
         assertThat(told.get("theirs").get("answer").stringValue()).isEqualTo("ebb tide");
-        said(student, attempt, "ebb tide", "two", 0)
-                .ok()
-                .get("place");
+        said(student, attempt, "ebb tide", "two", 0).ok().get("place");
         JsonNode paper = student.get("/api/student/attempts/" + attempt).ok();
         assertThat(paper.get("answers").get("q2").stringValue())
                 .as("nothing went over it")

@@ -48,9 +48,7 @@ public record Effect(List<Move> moves, int students) {
 
         /** From where on the band is reached; below every band where there is none. */
         private static Fraction from(Outcome outcome) {
-            return outcome.band() == null
-                    ? Fraction.of(-1)
-                    : outcome.band().from();
+            return outcome.band() == null ? Fraction.of(-1) : outcome.band().from();
         }
 
         private Fraction shown(Outcome outcome) {

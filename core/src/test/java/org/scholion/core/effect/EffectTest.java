@@ -91,10 +91,12 @@ class EffectTest {
 
     @Test
     void where_one_side_has_no_pass_mark_nobody_passes_or_fails_by_it() {
-        Effect effect = Effect.between(under(passing("60"), "7"), under(new Grading(
-                1, false, null, List.of(), Grading.Attempts.BEST, GRADING.bands(), null), "7"));
+        Effect effect = Effect.between(
+                under(passing("60"), "7"),
+                under(new Grading(1, false, null, List.of(), Grading.Attempts.BEST, GRADING.bands(), null), "7"));
         assertThat(effect.moves()).hasSize(1);
-        assertThat(effect.noLongerPass() + effect.nowPass() + effect.up() + effect.down()).isZero();
+        assertThat(effect.noLongerPass() + effect.nowPass() + effect.up() + effect.down())
+                .isZero();
     }
 
     @Test

@@ -58,9 +58,12 @@ class Drafts {
                           and :now <= least(s.closes_at, x.started_at + make_interval(mins => s.minutes))
                                       + make_interval(secs => :grace)
                           and (cast(:window as text) is null or not exists (
-                            select 1 from draft_answer d where d.school_id = x.school_id and d.attempt_id = x.id
-                              and d.seq > :seen and d.item = :item and d.made_in is distinct from :window
-                              and d.answer is distinct from :answer))
+                            select 1 from (
+                              select d.seq, d.made_in, d.answer from draft_answer d
+                              where d.school_id = x.school_id and d.attempt_id = x.id and d.item = :item
+                              order by d.seq desc limit 1) last
+                            where last.seq > :seen and last.made_in is distinct from :window
+                              and last.answer is distinct from :answer))
                         for key share of x
                         returning seq""")
                 .param("item", item)

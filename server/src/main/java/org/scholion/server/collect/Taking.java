@@ -176,7 +176,16 @@ public class Taking {
         String title = edition.assessment().title();
         return over && !sittings.isOpenAgain(sitting, now)
                 ? new Paper(
-                        attemptId, title, deadline, attempt.isIn(), false, List.of(), List.of(), Map.of(), List.of(), Map.of())
+                        attemptId,
+                        title,
+                        deadline,
+                        attempt.isIn(),
+                        false,
+                        List.of(),
+                        List.of(),
+                        Map.of(),
+                        List.of(),
+                        Map.of())
                 : open(attempt, edition, deadline);
     }
 
@@ -244,12 +253,7 @@ public class Taking {
         JsonNode kept = kept(attemptId, known.item(itemId), change.answer());
         Instant now = clock.instant();
         Optional<Long> place = drafts.append(
-                attemptId,
-                me.id(),
-                new Drafts.Draft(kept, change.flagged(), now, 0),
-                itemId,
-                GRACE,
-                window(change));
+                attemptId, me.id(), new Drafts.Draft(kept, change.flagged(), now, 0), itemId, GRACE, window(change));
         if (place.isEmpty()) {
             int secondsAgo = change.secondsAgo() == null ? 0 : Math.max(0, change.secondsAgo());
             return notNow(attempts.require(attemptId), known.item(itemId), kept, now.minusSeconds(secondsAgo), now);

@@ -60,7 +60,16 @@ public record EffectView(
                     fixed(m.after().percent(), digits),
                     crosses(m)));
         }
-        return new EffectView(marks, effect.students(), effect.up(), effect.down(), effect.nowPass(), effect.noLongerPass(), moves, List.of(), List.of());
+        return new EffectView(
+                marks,
+                effect.students(),
+                effect.up(),
+                effect.down(),
+                effect.nowPass(),
+                effect.noLongerPass(),
+                moves,
+                List.of(),
+                List.of());
     }
 
     EffectView with(List<Comparison.Difference> found, List<Asked> otherwise) {
