@@ -49,6 +49,8 @@ class ViewsTest {
                     .sees("closes in")
                     .isAccessible("Collect")
                     .picture("collect");
+            aud.open(tides + "/collect" + b).sees("Late answers").isAccessible("Collect with a late answer");
+            aud.picture("late-answers");
             aud.open(tides + "/settle" + b)
                     .sees("a bow line hitch")
                     .sees("Nobody goes down.")

@@ -31,6 +31,25 @@ class DemoTest {
     }
 
     @Test
+    void a_late_answer_waits_for_a_decision(Scholion.Running school) {
+        Visitor aud = school.as("Aud Meller");
+        String course = aud.get("/api/courses").ok().get(0).get("id").stringValue();
+        for (JsonNode one : aud.get("/api/courses/" + course + "/assessments").ok()) {
+            if (one.get("title").stringValue().equals("Tides and tidal streams")) {
+                JsonNode late = aud.get("/api/assessments/" + one.get("id").stringValue() + "/late")
+                        .ok();
+                assertThat(late).hasSize(1);
+                assertThat(late.get(0).get("then").get("points").stringValue())
+                        .as("it would be right")
+                        .isEqualTo(late.get(0).get("then").get("of").stringValue());
+                assertThat(late.get(0).get("counts").booleanValue()).isFalse();
+                return;
+            }
+        }
+        throw new AssertionError("no such assessment");
+    }
+
+    @Test
     void every_stop_of_the_line_has_work_waiting(Scholion.Running school) {
         Visitor aud = school.as("Aud Meller");
         String course = aud.get("/api/courses").ok().get(0).get("id").stringValue();

@@ -148,9 +148,23 @@ class Demo implements ApplicationRunner {
         UUID id = given(school, "tides", at, Duration.ofHours(1), "A", "B");
         sit(school, id, "tides", "A", at, 24);
         sit(school, id, "tides", "B", at, 27);
+        late(id, school.studentsOf("B").get(4), at);
         clock.at(at.plus(Duration.ofHours(4)), () -> settle(school, id, "q3", "double bowline", "0"));
         readSome(school, id, "tides", "A", at.plus(Duration.ofHours(5)), 99);
         readSome(school, id, "tides", "B", at.plus(Duration.ofHours(6)), 13);
+    }
+
+    /** Written in time on a telephone without a connection; it came when everything was over. */
+    private void late(UUID assessment, Me student, Instant at) {
+        int writtenAfter = 530;
+        int cameAfter = 95 * 60;
+        clock.at(
+                at.plusSeconds(cameAfter),
+                () -> taking.answer(
+                        student,
+                        attempt(student, assessment),
+                        "q3",
+                        new Taking.AnswerChange("bowline", false, cameAfter - writtenAfter, null, null)));
     }
 
     /** Being taken now. */
