@@ -3,7 +3,7 @@ import { TextButton } from "../../parts/Button";
 import { Kbd, useKeys } from "../../parts/Keys";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
-import { points, time } from "../../text/figures";
+import { points, pointsInWords, time } from "../../text/figures";
 import { useLateAnswers } from "./useLateAnswers";
 
 type Late = Schemas["LateLine"];
@@ -70,7 +70,7 @@ function LateRow({
         <span className="block text-small text-soft">
           {late.instead === null
             ? t("Nothing was handed in here.")
-            : t("Handed in: {{answer}}", { answer: late.instead })}{" "}
+            : t("Handed in: “{{answer}}”.", { answer: late.instead })}{" "}
           {t("Written {{written}}, came {{came}}.", {
             written: time(late.writtenAt),
             came: time(late.cameAt),
@@ -105,19 +105,20 @@ function Change({ late }: { late: Late }) {
   if (!late.now) {
     return <>{t("The attempt is being handed in.")}</>;
   }
-  const then =
-    late.then.state === "read"
-      ? t("waits for reading")
-      : late.then.state === "settle"
-        ? t("a doubt")
-        : points(late.then.points);
   return (
     <strong>
-      {t("{{now}} → {{then}} of {{of}} points", {
-        now: points(late.now.points),
-        then,
-        of: points(late.now.of),
+      {t("{{now}} → {{then}}, of {{points}}", {
+        now: worth(late.now),
+        then: worth(late.then),
+        points: pointsInWords(late.now.of),
       })}
     </strong>
   );
+}
+
+function worth(mark: Schemas["MarkView"]): string {
+  if (mark.state === "read") {
+    return t("to be read");
+  }
+  return mark.state === "settle" ? t("a doubt") : points(mark.points);
 }

@@ -30,7 +30,7 @@ class LostConnectionTest {
             aud.signIn("Aud Meller").open("/a/" + lesson.id + "/collect").sees("Late answers");
             aud.sees("question 2: bowline")
                     .sees("Nothing was handed in here.")
-                    .sees("0 → 2 of 2 points")
+                    .sees("0 → 2, of 2 points")
                     .isAccessible("Collect with a late answer");
             aud.press("t").sees("It counts.").sees("Every late answer is decided.");
             assertThat(lesson.mark("Lotte Marrin", "q2").get("points").stringValue())
