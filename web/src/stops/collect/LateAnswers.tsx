@@ -107,9 +107,9 @@ function Change({ late }: { late: Late }) {
   }
   return (
     <strong>
-      {t("{{now}} → {{then}}, of {{points}}", {
+      {t("{{now}} → {{after}}, of {{points}}", {
         now: worth(late.now),
-        then: worth(late.then),
+        after: worth(late.then),
         points: pointsInWords(late.now.of),
       })}
     </strong>
