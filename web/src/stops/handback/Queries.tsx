@@ -9,6 +9,7 @@ import { useKeys } from "../../parts/Keys";
 import { MarkWithReason } from "../../parts/Mark";
 import { MarginPart, Note, Sheet } from "../../parts/Sheet";
 import { Empty, Loaded, Trouble } from "../../parts/States";
+import { useTypedText } from "../../parts/typed";
 import { t } from "../../text";
 import { ago, points } from "../../text/figures";
 
@@ -101,8 +102,8 @@ function List({
 
 function Reply({ query }: { query: Query }) {
   const client = useQueryClient();
-  const [words, setWords] = useState("");
-  const [newPoints, setPoints] = useState("");
+  const [words, setWords] = useTypedText(`reply:${query.id}`);
+  const [newPoints, setPoints] = useTypedText(`reply-points:${query.id}`);
   const path = { params: { path: { query: query.id } } };
   const preview = useQuery({
     queryKey: ["query-preview", query.id, newPoints],
@@ -127,6 +128,8 @@ function Reply({ query }: { query: Query }) {
     // A mark that has moved meanwhile is fetched; what was typed stays.
     onError: () => client.invalidateQueries({ queryKey: ["queries"] }),
     onSuccess: () => {
+      setWords("");
+      setPoints("");
       void client.invalidateQueries({ queryKey: ["queries"] });
       void client.invalidateQueries({ queryKey: ["assessment", query.assessment] });
       void client.invalidateQueries({ queryKey: ["desk"] });

@@ -97,7 +97,7 @@ export function IfYouSave({ assessment, draft }: { assessment: string; draft: Re
             >
               {t("Make edition {{n}}", { n: draft.edition + 1 })}
             </Button>
-            <Button look="quiet" onClick={() => void done()}>
+            <Button look="quiet" onClick={draft.discard}>
               {t("Leave it as it was")}
             </Button>
           </div>

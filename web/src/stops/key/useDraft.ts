@@ -1,6 +1,8 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { api, ok, Problem, type Schemas } from "../../api/client";
+import { same } from "../../parts/same";
+import { useTypedStore } from "../../parts/typed";
 import type { Definition } from "./definition";
 import { type Meanwhile, merge } from "./merge";
 
@@ -9,6 +11,22 @@ const STEPS = 200;
 
 export type Saved = "saved" | "saving" | "unsaved" | "failed";
 
+/** Changes that were not saved when the page was left, and what they began from. */
+type Left = { definition: Definition; base: Definition };
+
+/** The same on the key as it is now; null when nothing of it is left to save. */
+function broughtBack(left: Left | null, loaded: Schemas["KeyView"]) {
+  if (!left) {
+    return null;
+  }
+  const now = loaded.definition as Definition;
+  const { merged, meanwhile } = merge(left.base, left.definition, now, loaded.changedBy ?? "");
+  if (same(merged, now)) {
+    return null;
+  }
+  return { merged, meanwhile: same(left.base, now) ? null : meanwhile };
+}
+
 /**
  * The key while it is edited. Typing never waits: changes are kept here at once, with undo. Before giving out they are
  * saved by themselves after a short pause; afterwards they wait until a new edition is made. When a colleague saved in
@@ -16,15 +34,22 @@ export type Saved = "saved" | "saving" | "unsaved" | "failed";
  */
 export function useDraft(assessment: string, loaded: Schemas["KeyView"]) {
   const client = useQueryClient();
-  const [definition, setDefinition] = useState(loaded.definition as Definition);
+  const typed = useTypedStore<Left>(`key:${assessment}`);
+  const [left] = useState(() => broughtBack(typed.read(), loaded));
+  const [definition, setDefinition] = useState(left?.merged ?? (loaded.definition as Definition));
   const [checked, setChecked] = useState({ faults: loaded.faults, broken: loaded.broken });
-  const [state, setState] = useState<Saved>("saved");
-  const [meanwhile, setMeanwhile] = useState<Meanwhile | null>(null);
+  const [state, setState] = useState<Saved>(left ? "unsaved" : "saved");
+  const [meanwhile, setMeanwhile] = useState<Meanwhile | null>(left?.meanwhile ?? null);
   const [edition, setEdition] = useState(loaded.edition ?? 0);
   const revision = useRef(loaded.revision);
   const base = useRef(loaded.definition as Definition);
   const history = useRef<Definition[]>([]);
   const givenOut = loaded.edition !== null;
+
+  // What is not saved yet stays on this device, if the page is left before it is.
+  useEffect(() => {
+    typed.keep(state === "saved" ? null : { definition, base: base.current });
+  }, [typed, definition, state]);
 
   const save = useMutation({
     mutationFn: (wanted: Definition) =>
@@ -103,11 +128,19 @@ export function useDraft(assessment: string, loaded: Schemas["KeyView"]) {
     }
   }, []);
 
+  const discard = () => {
+    history.current = [];
+    setDefinition(base.current);
+    setState("saved");
+  };
+
   const error = save.error instanceof Problem && save.error.code === "changed-meanwhile" ? null : save.error;
   return {
     definition,
     change,
     undo,
+    /** Leaves all that is not saved. */
+    discard,
     faults: checked.faults,
     broken: checked.broken,
     state,

@@ -6,6 +6,8 @@ import { Button } from "../../parts/Button";
 import { useKeys } from "../../parts/Keys";
 import { Sheet } from "../../parts/Sheet";
 import { Empty, Loaded } from "../../parts/States";
+import { same } from "../../parts/same";
+import { useTypedStore } from "../../parts/typed";
 import { t } from "../../text";
 import { sectionQuery, useWhere } from "../Assessment";
 import { Answer } from "./Answer";
@@ -82,12 +84,17 @@ function Reader({
     ),
   );
   const answer = (view.answers[at] ?? view.answers[0]) as ReadAnswer;
-  const [change, setChange] = useState<Change>(() => of(answer));
+  const typed = useTypedStore<Change>(`reading:${assessment}:${question.item}:${answer.answer}`);
+  const [change, showChange] = useState<Change>(() => typed.read() ?? of(answer));
   const [focus, setFocus] = useState(0);
   useEffect(() => {
-    setChange(of(answer));
+    showChange(typed.read() ?? of(answer));
     setFocus(0);
-  }, [answer]);
+  }, [answer, typed]);
+  const setChange = (next: Change) => {
+    typed.keep(same(next, of(answer)) ? null : next);
+    showChange(next);
+  };
 
   const path = {
     path: { assessment, answer: answer.answer, item: question.item },
@@ -99,7 +106,10 @@ function Reader({
   const save = useMutation({
     mutationFn: (body: Change) =>
       ok(api.PUT("/api/assessments/{assessment}/readings/{item}/{answer}", { params: path, body })),
-    onSuccess: (saved) => put(saved),
+    onSuccess: (saved) => {
+      typed.keep(null);
+      put(saved);
+    },
   });
   const undo = useMutation({
     mutationFn: () =>
@@ -176,6 +186,7 @@ function Reader({
           theirs={theirs}
           onTheirs={() => {
             if (theirs) {
+              typed.keep(null);
               put(theirs);
               save.reset();
               undo.reset();
@@ -215,7 +226,9 @@ function Reader({
             {t("hold back")}
           </Button>
           <span className="mx-auto text-small text-soft" role="status">
-            {save.isPending ? t("saving…") : t("every mark is saved at once · you can stop anywhere")}
+            {save.isPending
+              ? t("Saving…")
+              : t("What you choose and write stays on this device until you save it.")}
           </span>
           <Button look="strong" hotkey="Enter" disabled={!complete || save.isPending} onClick={saveAndGo}>
             {t("Save, next unread")}

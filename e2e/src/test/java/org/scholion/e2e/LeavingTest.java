@@ -1,0 +1,68 @@
+package org.scholion.e2e;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.scholion.server.testing.Lesson;
+import org.scholion.server.testing.Scholion;
+import org.scholion.server.testing.Visitor;
+
+/** A page is left in the middle of something: what was typed is there when it is opened again. */
+@ExtendWith(Scholion.class)
+class LeavingTest {
+    @Test
+    void a_reading_that_was_begun_is_there_again_until_it_is_saved(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Left in Read", "A").sits("Noor Haddix", null, null, null, "Because.");
+        String read = "/a/" + lesson.id + "/read";
+        try (Browser aud = new Browser(school.address(), 1280, 800)) {
+            aud.signIn("Aud Meller").open(read).sees("Because.").press("1");
+            aud.type("For the student", "Say why it falls.");
+            aud.sees("stays on this device until you save it");
+            aud.open(read).hasValue("For the student", "Say why it falls.").press("]", "1", "1");
+            aud.press("Enter").pause();
+            aud.open(read).hasValue("For the student", "Say why it falls.");
+            aud.isAccessible("Read, opened again");
+        }
+    }
+
+    @Test
+    void changes_to_a_key_that_is_given_out_are_there_again_until_they_are_left(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Left in Key", "A").sits("Noor Haddix", List.of("a"), null, null, null);
+        String key = "/a/" + lesson.id + "/key?item=q2";
+        try (Browser aud = new Browser(school.address(), 1280, 800)) {
+            aud.signIn("Aud Meller").open(key).sees("How this scores");
+            aud.type("What is asked", "Which knot makes a loop?").sees("If you save now");
+            aud.open(key).sees("If you save now").sees("Which knot makes a loop?");
+            aud.clickButton("Leave it as it was").seesNot("If you save now");
+            aud.open(key).sees("How this scores").pause().seesNot("If you save now");
+        }
+    }
+
+    @Test
+    void a_reply_to_a_query_is_there_again_until_it_is_sent(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Left in Queries", "A").sits("Noor Haddix", List.of("b"), null, null, null);
+        lesson.teacher
+                .post(
+                        lesson.path("/hand-back"),
+                        Map.of(
+                                "attempts",
+                                List.of(lesson.attempt("Noor Haddix")),
+                                "sees",
+                                Map.of("score", true, "marks", true, "answers", true, "notes", true, "keys", false),
+                                "messages",
+                                List.of()))
+                .ok();
+        Visitor noor = school.as("Noor Haddix");
+        String result = noor.get("/api/student/results").ok().get(0).get("id").stringValue();
+        noor.post("/api/student/results/" + result + "/queries", Map.of("item", "q1", "words", "Why not at neaps?"))
+                .ok();
+        try (Browser aud = new Browser(school.address(), 1280, 800)) {
+            aud.signIn("Aud Meller").open("/queries").click("button", "Why not at neaps?");
+            aud.type("A word to Noor Haddix", "Look at the range.");
+            aud.open("/queries").click("button", "Why not at neaps?");
+            aud.hasValue("A word to Noor Haddix", "Look at the range.").clickButton("Answer; the mark stays");
+            aud.sees("Look at the range.");
+        }
+    }
+}
