@@ -41,7 +41,8 @@ class LeavingTest {
 
     @Test
     void a_reply_to_a_query_is_there_again_until_it_is_sent(Scholion.Running school) {
-        Lesson lesson = Lesson.given(school, "Left in Queries", "A").sits("Noor Haddix", List.of("b"), null, null, null);
+        Lesson lesson =
+                Lesson.given(school, "Left in Queries", "A").sits("Noor Haddix", List.of("b"), null, null, null);
         lesson.teacher
                 .post(
                         lesson.path("/hand-back"),
