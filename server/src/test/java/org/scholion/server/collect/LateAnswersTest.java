@@ -156,4 +156,26 @@ class LateAnswersTest {
                 Together.times(4, i -> school.as("Aud Meller").post(take, null).status());
         assertThat(statuses).containsOnly(204, 409).containsOnlyOnce(204);
     }
+
+    @Test
+    void of_two_late_answers_to_one_question_the_one_that_was_taken_last_counts(
+            Scholion.Running school, Standings standings) {
+        Lesson lesson = over(school, "Late and twice");
+        String attempt = lesson.attempt("Lotte Marrin");
+        Visitor lotte = school.as("Lotte Marrin");
+        send(lotte, attempt, "q2", "bowline", 500).ok();
+        send(lotte, attempt, "q2", "sheet", 400).ok();
+        JsonNode both = late(lesson);
+        decide(lesson, both.get(0), "/take").ok();
+        decide(lesson, both.get(1), "/take").ok();
+        assertThat(late(lesson)).hasSize(1);
+        assertThat(lesson.trace("Lotte Marrin")
+                        .get("items")
+                        .get(1)
+                        .get("answer")
+                        .stringValue())
+                .isEqualTo(both.get(1).get("answer").stringValue());
+        decide(lesson, both.get(0), "/take").isRefused(409);
+        assertThat(standings.differences()).isEmpty();
+    }
 }
