@@ -19,6 +19,7 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.TimeoutException;
+import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
@@ -324,9 +325,21 @@ final class Browser implements AutoCloseable {
                     .ignoring(StaleElementReferenceException.class)
                     .ignoring(ElementNotInteractableException.class)
                     .ignoring(ElementClickInterceptedException.class)
-                    .until(d -> check.holds());
+                    .until(d -> holdsNow(check));
         } catch (TimeoutException e) {
             throw new AssertionError("waited in vain for " + what + " at " + driver.getCurrentUrl() + "\n" + text(), e);
+        }
+    }
+
+    /** Not while another page is taking the place of the one that is looked at. */
+    private static boolean holdsNow(Check check) {
+        try {
+            return check.holds();
+        } catch (WebDriverException e) {
+            if (String.valueOf(e.getMessage()).contains("does not belong to the document")) {
+                return false;
+            }
+            throw e;
         }
     }
 
