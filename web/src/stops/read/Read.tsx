@@ -226,9 +226,7 @@ function Reader({
             {t("hold back")}
           </Button>
           <span className="mx-auto text-small text-soft" role="status">
-            {save.isPending
-              ? t("Saving…")
-              : t("What you choose and write stays on this device until you save it.")}
+            {save.isPending ? t("Saving…") : t("Kept on this device until you save it.")}
           </span>
           <Button look="strong" hotkey="Enter" disabled={!complete || save.isPending} onClick={saveAndGo}>
             {t("Save, next unread")}

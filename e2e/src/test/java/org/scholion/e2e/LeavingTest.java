@@ -18,7 +18,7 @@ class LeavingTest {
         try (Browser aud = new Browser(school.address(), 1280, 800)) {
             aud.signIn("Aud Meller").open(read).sees("Because.").press("1");
             aud.type("For the student", "Say why it falls.");
-            aud.sees("stays on this device until you save it");
+            aud.sees("Kept on this device until you save it");
             aud.open(read).hasValue("For the student", "Say why it falls.").press("]", "1", "1");
             aud.press("Enter").pause();
             aud.open(read).hasValue("For the student", "Say why it falls.");
