@@ -10,7 +10,8 @@ export function Connection() {
   const was = useRef(false);
   useEffect(() => {
     if (was.current && !offline) {
-      void client.invalidateQueries();
+      // Who is signed in is not asked again: whoever is not any more keeps the page and signs in over it.
+      void client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== "session" });
     }
     was.current = offline;
   }, [offline, client]);

@@ -44,7 +44,7 @@ function Again({ session }: { session: Schemas["Session"] }) {
       }
       connection.signedInAgain();
       window.dispatchEvent(new Event("online"));
-      void client.invalidateQueries();
+      void client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== "session" });
     },
   });
   const submit = (e: FormEvent) => {

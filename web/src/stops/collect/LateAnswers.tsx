@@ -3,7 +3,7 @@ import { TextButton } from "../../parts/Button";
 import { Kbd, useKeys } from "../../parts/Keys";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
-import { points, pointsInWords, time } from "../../text/figures";
+import { moment, points, pointsInWords } from "../../text/figures";
 import { useLateAnswers } from "./useLateAnswers";
 
 type Late = Schemas["LateLine"];
@@ -72,8 +72,8 @@ function LateRow({
             ? t("Nothing was handed in here.")
             : t("Handed in: “{{answer}}”.", { answer: late.instead })}{" "}
           {t("Written {{written}}, came {{came}}.", {
-            written: time(late.writtenAt),
-            came: time(late.cameAt),
+            written: moment(late.writtenAt),
+            came: moment(late.cameAt),
           })}{" "}
           <Change late={late} />
         </span>

@@ -9,7 +9,7 @@ import { useKeys } from "../../parts/Keys";
 import { MarkWithReason } from "../../parts/Mark";
 import { MarginPart, Note, Sheet } from "../../parts/Sheet";
 import { Empty, Loaded, Trouble } from "../../parts/States";
-import { useTypedText } from "../../parts/typed";
+import { useTyped } from "../../parts/typed";
 import { t } from "../../text";
 import { ago, points } from "../../text/figures";
 
@@ -102,8 +102,8 @@ function List({
 
 function Reply({ query }: { query: Query }) {
   const client = useQueryClient();
-  const [words, setWords] = useTypedText(`reply:${query.id}`);
-  const [newPoints, setPoints] = useTypedText(`reply-points:${query.id}`);
+  const [words, setWords] = useTyped(`reply:${query.id}`, "");
+  const [newPoints, setPoints] = useTyped(`reply-points:${query.id}`, "");
   const path = { params: { path: { query: query.id } } };
   const preview = useQuery({
     queryKey: ["query-preview", query.id, newPoints],

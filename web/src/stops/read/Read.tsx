@@ -7,7 +7,7 @@ import { useKeys } from "../../parts/Keys";
 import { Sheet } from "../../parts/Sheet";
 import { Empty, Loaded } from "../../parts/States";
 import { same } from "../../parts/same";
-import { useTypedStore } from "../../parts/typed";
+import { type Typed, useTypedStore } from "../../parts/typed";
 import { t } from "../../text";
 import { sectionQuery, useWhere } from "../Assessment";
 import { Answer } from "./Answer";
@@ -103,13 +103,18 @@ function Reader({
   const put = (saved: ReadAnswer) => {
     client.setQueryData<View>(queryKey, (v) => v && afterReading(v, saved));
   };
+  // Another answer may be on the page when this one is saved: what was typed goes from where it was kept.
+  const done = {
+    onMutate: () => typed,
+    onSuccess: (saved: ReadAnswer, _: unknown, kept: Typed<Change>) => {
+      kept.keep(null);
+      put(saved);
+    },
+  };
   const save = useMutation({
     mutationFn: (body: Change) =>
       ok(api.PUT("/api/assessments/{assessment}/readings/{item}/{answer}", { params: path, body })),
-    onSuccess: (saved) => {
-      typed.keep(null);
-      put(saved);
-    },
+    ...done,
   });
   const undo = useMutation({
     mutationFn: () =>
@@ -119,7 +124,7 @@ function Reader({
           body: { saw: answer.saw },
         }),
       ),
-    onSuccess: put,
+    ...done,
   });
   const theirs = overtaken(save.error ?? undo.error);
   const complete =

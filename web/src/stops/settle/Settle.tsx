@@ -5,7 +5,7 @@ import { Button } from "../../parts/Button";
 import { useKeys } from "../../parts/Keys";
 import { Sheet } from "../../parts/Sheet";
 import { Empty, Loaded } from "../../parts/States";
-import { useKept } from "../../parts/useKept";
+import { useTyped } from "../../parts/typed";
 import { t } from "../../text";
 import { pointsInWords } from "../../text/figures";
 import { sectionQuery, useWhere } from "../Assessment";
@@ -49,9 +49,10 @@ function Doubts({
   const [credit, setCredit] = useState("1");
   const [reach, setReach] = useState<Decision["reach"]>("EXACT");
   const [note, setNote] = useState("");
-  const [last, setLast] = useKept<{ decision: Decision; decided: Schemas["Decided"] }[]>(
+  const [last, setLast] = useTyped<{ decision: Decision; decided: Schemas["Decided"] }[]>(
     `settled:${assessment}`,
     [],
+    sessionStorage,
   );
   const question = view.questions.find((q) => q.item === item) ?? view.questions[0];
   const group = question?.groups.find((g) => g.form === form) ?? question?.groups[0];

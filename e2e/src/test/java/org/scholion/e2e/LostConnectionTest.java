@@ -79,14 +79,30 @@ class LostConnectionTest {
         String attempt = lesson.attempt("Oona Rusk");
         try (Browser oona = new Browser(school.address(), 360, 740)) {
             oona.signIn("Oona Rusk").open("/sit/" + attempt + "?page=2").sees("Which knot");
+            // The connection is lost and comes back after the session has ended.
+            oona.offline(true).sees("No connection. Go on:");
             db.sql("delete from sign_in where person_id = (select student_id from attempt where id = ?)")
                     .param(UUID.fromString(attempt))
                     .update();
+            oona.offline(false).pause().pause();
             oona.type("Your answer", "bowline").sees("Sign in again").isAccessible("Sign in again");
             oona.type("Name to sign in with", "oona.rusk").type("Password", "saltmarsh");
             oona.clickButton("Sign in").seesNot("Sign in again").hasValue("Your answer", "bowline");
             oona.sees("Saved");
             oona.open("/sit/" + attempt + "?page=2").hasValue("Your answer", "bowline");
+        }
+    }
+
+    @Test
+    void a_page_whose_session_has_ended_while_there_was_no_connection_stays_as_it_was(
+            Scholion.Running school, JdbcClient db) {
+        try (Browser halvard = new Browser(school.address(), 1280, 800)) {
+            halvard.signIn("Halvard Quist").sees("Desk").offline(true).sees("No connection.");
+            db.sql("delete from sign_in where person_id = (select id from person where username = 'halvard.quist')")
+                    .update();
+            halvard.offline(false).sees("Sign in again");
+            halvard.type("Name to sign in with", "halvard.quist").type("Password", "saltmarsh");
+            halvard.clickButton("Sign in").seesNot("Sign in again").sees("Desk");
         }
     }
 

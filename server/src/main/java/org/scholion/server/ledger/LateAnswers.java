@@ -96,9 +96,13 @@ public class LateAnswers {
                 .setParameter("attempt", attempt.id())
                 .setParameter("item", item)
                 .getResultList();
-        if (before.size() >= MOST_OF_AN_ITEM
-                || before.stream().anyMatch(l -> JsonColumn.read(l.answer).equals(answer))) {
+        if (before.stream().anyMatch(l -> JsonColumn.read(l.answer).equals(answer))) {
             return;
+        }
+        if (before.size() >= MOST_OF_AN_ITEM) {
+            throw Refused.conflict(
+                    "too-many",
+                    "Very many answers to this question came late. This one is still on your device; show it to your teacher.");
         }
         LateAnswer late = new LateAnswer();
         late.id = ids.next();

@@ -106,7 +106,7 @@ class Problems extends ResponseEntityExceptionHandler {
                 .body(problem(
                         HttpStatus.SERVICE_UNAVAILABLE,
                         "busy",
-                        "This takes longer than usual. Your answers are saved, and it goes on here; look again in a minute.",
+                        "This takes longer than usual. What was saved before is safe, and it goes on here; look again in a minute.",
                         List.of()));
     }
 

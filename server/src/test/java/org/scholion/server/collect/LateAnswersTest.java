@@ -178,4 +178,17 @@ class LateAnswersTest {
         decide(lesson, both.get(0), "/take").isRefused(409);
         assertThat(standings.differences()).isEmpty();
     }
+
+    @Test
+    void an_answer_that_is_not_kept_is_never_acknowledged(Scholion.Running school) {
+        Lesson lesson = over(school, "Late and many");
+        String attempt = lesson.attempt("Lotte Marrin");
+        Visitor lotte = school.as("Lotte Marrin");
+        for (int i = 0; i < 20; i++) {
+            send(lotte, attempt, "q2", "knot " + i, 400).ok();
+        }
+        send(lotte, attempt, "q2", "knot 20", 400).isRefused(409);
+        send(lotte, attempt, "q2", "knot 3", 400).ok();
+        assertThat(late(lesson)).hasSize(20);
+    }
 }
