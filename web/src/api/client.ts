@@ -75,6 +75,7 @@ export async function sendFile<T>(path: string, file: File, beside: Record<strin
     body.set(name, new Blob([text], { type: "text/plain" }));
   }
   const response = await fetch(path, { method: "POST", body, headers: { "X-XSRF-TOKEN": forgeryToken() } });
+  connection.answered(response.status, path);
   return ok<T>(
     response.json().then((json) => ({ data: response.ok ? json : undefined, error: json, response })),
   );

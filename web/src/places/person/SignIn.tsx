@@ -1,53 +1,19 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { type FormEvent, useState } from "react";
 import { api, ok, type Schemas } from "../../api/client";
-import { Button } from "../../parts/Button";
-import { Field } from "../../parts/Field";
 import { Loaded, Trouble } from "../../parts/States";
 import { t } from "../../text";
+import { SignInForm } from "./SignInForm";
 
 /** Name and password; in the demo also the list of the made-up people, one click each. */
 export function SignIn({ session }: { session: Schemas["Session"] }) {
   const client = useQueryClient();
-  const [username, setUsername] = useState("");
-  const [password, setPassword] = useState("");
   const entered = (who: Schemas["Session"]) => client.setQueryData(["session"], who);
-  const signIn = useMutation({
-    mutationFn: () => ok(api.POST("/api/session", { body: { username, password } })),
-    onSuccess: entered,
-  });
-  const submit = (e: FormEvent) => {
-    e.preventDefault();
-    signIn.mutate();
-  };
   return (
     <main id="page" className="mx-auto grid max-w-5xl gap-x-16 gap-y-8 px-6 py-12 lg:grid-cols-[20rem_1fr]">
       <div>
         <h1 className="font-script text-[2rem] font-semibold">Scholion</h1>
         <p className="mt-1 mb-8 text-soft">{t("Marks that are right, explained, and back in time.")}</p>
-        <form onSubmit={submit} className="grid gap-4">
-          <Field
-            label={t("Name to sign in with")}
-            autoComplete="username"
-            value={username}
-            onChange={(e) => setUsername(e.target.value)}
-            required
-          />
-          <Field
-            label={t("Password")}
-            type="password"
-            autoComplete="current-password"
-            value={password}
-            onChange={(e) => setPassword(e.target.value)}
-            required
-          />
-          <Trouble error={signIn.error} />
-          <div>
-            <Button look="strong" type="submit" disabled={signIn.isPending}>
-              {t("Sign in")}
-            </Button>
-          </div>
-        </form>
+        <SignInForm onEnter={entered} />
         <p className="mt-10 text-small text-soft">
           <a className="underline" href="/notice.txt">
             {t("What Scholion is made of, and under which licences")}

@@ -1,12 +1,10 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useQueryClient } from "@tanstack/react-query";
 import { Dialog } from "radix-ui";
-import { type FormEvent, useState } from "react";
-import { api, ok, type Schemas } from "../../api/client";
+import type { Schemas } from "../../api/client";
 import { connection, useConnection } from "../../api/connection";
-import { Button, TextButton } from "../../parts/Button";
-import { Field } from "../../parts/Field";
-import { Trouble } from "../../parts/States";
+import { TextButton } from "../../parts/Button";
 import { t } from "../../text";
+import { SignInForm } from "./SignInForm";
 
 /** Over whatever page it is: whose session has ended signs in again and goes on exactly there. */
 export function SignInAgain({ session }: { session: Schemas["Session"] }) {
@@ -32,50 +30,22 @@ export function SignInAgain({ session }: { session: Schemas["Session"] }) {
 
 function Again({ session }: { session: Schemas["Session"] }) {
   const client = useQueryClient();
-  const [username, setUsername] = useState("");
-  const [password, setPassword] = useState("");
-  const signIn = useMutation({
-    mutationFn: () => ok(api.POST("/api/session", { body: { username, password } })),
-    onSuccess: (who) => {
-      if (who.id !== session.id) {
-        // The page that is open is another person's.
-        location.assign("/");
-        return;
-      }
-      connection.signedInAgain();
-      window.dispatchEvent(new Event("online"));
-      void client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== "session" });
-    },
-  });
-  const submit = (e: FormEvent) => {
-    e.preventDefault();
-    signIn.mutate();
+  const enter = (who: Schemas["Session"]) => {
+    if (who.id !== session.id) {
+      // The page that is open is another person's.
+      location.assign("/");
+      return;
+    }
+    connection.signedInAgain();
+    window.dispatchEvent(new Event("online"));
+    void client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== "session" });
   };
   return (
-    <form onSubmit={submit} className="grid gap-4">
-      <p>{t("This page is open for {{name}}.", { name: session.name })}</p>
-      <Field
-        label={t("Name to sign in with")}
-        autoComplete="username"
-        value={username}
-        onChange={(e) => setUsername(e.target.value)}
-        required
-      />
-      <Field
-        label={t("Password")}
-        type="password"
-        autoComplete="current-password"
-        value={password}
-        onChange={(e) => setPassword(e.target.value)}
-        required
-      />
-      <Trouble error={signIn.error} />
-      <div className="flex items-center gap-4">
-        <Button look="strong" type="submit" disabled={signIn.isPending}>
-          {t("Sign in")}
-        </Button>
+    <>
+      <p className="mb-4">{t("This page is open for {{name}}.", { name: session.name })}</p>
+      <SignInForm onEnter={enter}>
         <TextButton onClick={() => location.assign("/")}>{t("Leave this page")}</TextButton>
-      </div>
-    </form>
+      </SignInForm>
+    </>
   );
 }

@@ -46,10 +46,21 @@ export function useDraft(assessment: string, loaded: Schemas["KeyView"]) {
   const history = useRef<Definition[]>([]);
   const givenOut = loaded.edition !== null;
 
-  // What is not saved yet stays on this device, if the page is left before it is.
+  // What is not saved yet stays on this device, if the page is left before it is; a long key is not written at each letter.
+  const keep = useRef(() => {});
   useEffect(() => {
-    typed.keep(state === "saved" ? null : { definition, base: base.current });
+    keep.current = () => typed.keep(state === "saved" ? null : { definition, base: base.current });
+    const timer = setTimeout(keep.current, PAUSE);
+    return () => clearTimeout(timer);
   }, [typed, definition, state]);
+  useEffect(() => {
+    const now = () => keep.current();
+    window.addEventListener("pagehide", now);
+    return () => {
+      window.removeEventListener("pagehide", now);
+      now();
+    };
+  }, []);
 
   const save = useMutation({
     mutationFn: (wanted: Definition) =>

@@ -43,17 +43,7 @@ class LeavingTest {
     void a_reply_to_a_query_is_there_again_until_it_is_sent(Scholion.Running school) {
         Lesson lesson =
                 Lesson.given(school, "Left in Queries", "A").sits("Noor Haddix", List.of("b"), null, null, null);
-        lesson.teacher
-                .post(
-                        lesson.path("/hand-back"),
-                        Map.of(
-                                "attempts",
-                                List.of(lesson.attempt("Noor Haddix")),
-                                "sees",
-                                Map.of("score", true, "marks", true, "answers", true, "notes", true, "keys", false),
-                                "messages",
-                                List.of()))
-                .ok();
+        lesson.handsBack("Noor Haddix").ok();
         Visitor noor = school.as("Noor Haddix");
         String result = noor.get("/api/student/results").ok().get(0).get("id").stringValue();
         noor.post("/api/student/results/" + result + "/queries", Map.of("item", "q1", "words", "Why not at neaps?"))

@@ -57,11 +57,7 @@ class OwnCostTest {
                 counting.of(() -> lesson.teacher
                         .put(lesson.reading(answer, "q4", ""), reading)
                         .ok()));
-        lesson.teacher
-                .post(
-                        lesson.path("/hand-back"),
-                        Map.of("attempts", List.of(lesson.attempt("Tamsin Orrel")), "sees", ALL, "messages", List.of()))
-                .ok();
+        lesson.handsBack("Tamsin Orrel").ok();
         Visitor tamsin = school.as("Tamsin Orrel");
         String result = tamsin.get("/api/student/results").ok().get(0).get("id").stringValue();
         costs.put(

@@ -131,11 +131,7 @@ class TwoAtOnceTest {
     void a_reply_names_the_mark_it_was_made_on_and_gives_no_points_outside_the_question(Scholion.Running school) {
         Lesson lesson = Lesson.given(school, "Replies", "A").sits("Noor Haddix", null, null, null, "Because.");
         lesson.reads("Noor Haddix", "q4", reading("1", "0", "")).ok();
-        lesson.teacher
-                .post(
-                        lesson.path("/hand-back"),
-                        Map.of("attempts", List.of(lesson.attempt("Noor Haddix")), "sees", ALL, "messages", List.of()))
-                .ok();
+        lesson.handsBack("Noor Haddix").ok();
         Visitor noor = school.as("Noor Haddix");
         String result = resultOf(noor, "Replies");
         noor.post("/api/student/results/" + result + "/queries", Map.of("item", "q4", "words", "Why?"))

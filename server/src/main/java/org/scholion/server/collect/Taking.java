@@ -274,7 +274,7 @@ public class Taking {
     private SavedAnswer notNow(Attempt attempt, Item item, JsonNode answer, Instant writtenAt, Instant now) {
         Instant end = sittings.require(attempt.sitting()).deadline(attempt.startedAt());
         if (attempt.isIn() || now.isAfter(end.plus(GRACE))) {
-            return late(attempt, item.id(), answer, writtenAt, now);
+            return late(attempt, item.id(), answer, writtenAt, end, now);
         }
         Drafts.Draft theirs =
                 Optional.ofNullable(drafts.of(attempt.id()).get(item.id())).orElseThrow(Refused::notFound);
@@ -288,8 +288,8 @@ public class Taking {
     }
 
     /** What was written in time is kept for the teacher, whenever it comes; what was written later is not taken. */
-    private SavedAnswer late(Attempt attempt, String item, JsonNode answer, Instant writtenAt, Instant now) {
-        Instant end = sittings.require(attempt.sitting()).deadline(attempt.startedAt());
+    private SavedAnswer late(
+            Attempt attempt, String item, JsonNode answer, Instant writtenAt, Instant end, Instant now) {
         Instant handedIn = attempt.handedInAt();
         // A device's clock may be anything.
         Instant written = writtenAt.isBefore(attempt.startedAt()) ? attempt.startedAt() : writtenAt;

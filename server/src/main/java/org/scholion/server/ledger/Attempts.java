@@ -30,8 +30,8 @@ public class Attempts {
             select x.*, p.given, p.family, e.number as edition from attempt x
             join person p on p.id = x.student_id join edition e on e.id = x.edition_id\s""";
     private static final String RESPONSES = """
-            select r.attempt_id, r.item, r.answer from attempt x join response r on r.school_id = x.school_id and r.attempt_id = x.id
-            where x.assessment_id = :assessment""";
+            select r.attempt_id, r.item, r.answer from attempt x
+            join response r on r.school_id = x.school_id and r.attempt_id = x.id where\s""";
     private static final String LATE = """
             select l.attempt_id, l.item, l.answer from attempt x
             join late_answer l on l.school_id = x.school_id and l.attempt_id = x.id and l.decision = 'COUNTS' where\s""";
@@ -166,7 +166,7 @@ public class Attempts {
     @Transactional(readOnly = true)
     public Map<UUID, Map<String, JsonNode>> responses(UUID assessment) {
         return late(
-                byAttempt(db.sql(RESPONSES).param("assessment", assessment)),
+                byAttempt(db.sql(RESPONSES + "x.assessment_id = :assessment").param("assessment", assessment)),
                 db.sql(LATE + "x.assessment_id = :assessment").param("assessment", assessment));
     }
 
@@ -176,7 +176,7 @@ public class Attempts {
         return items.isEmpty()
                 ? Map.of()
                 : late(
-                        byAttempt(db.sql(RESPONSES + " and r.item in (:items)")
+                        byAttempt(db.sql(RESPONSES + "x.assessment_id = :assessment and r.item in (:items)")
                                 .param("assessment", assessment)
                                 .param("items", items)),
                         db.sql(LATE + "x.assessment_id = :assessment and l.item in (:items)")
@@ -218,10 +218,7 @@ public class Attempts {
     /** What some attempts said when they were handed in, whatever came later. */
     @Transactional(readOnly = true)
     public Map<UUID, Map<String, JsonNode>> handedIn(Collection<UUID> attempts) {
-        return byAttempt(db.sql("select r.attempt_id, r.item, r.answer from attempt x"
-                        + " join response r on r.school_id = x.school_id and r.attempt_id = x.id"
-                        + " where x.id in (:attempts)")
-                .param("attempts", attempts));
+        return byAttempt(db.sql(RESPONSES + "x.id in (:attempts)").param("attempts", attempts));
     }
 
     /** A response as the item's kind understands it; one that is not there is none. */

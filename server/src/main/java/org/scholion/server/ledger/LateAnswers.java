@@ -3,9 +3,12 @@ package org.scholion.server.ledger;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
+import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
 import org.scholion.server.access.Access;
@@ -132,7 +135,7 @@ public class LateAnswers {
         }
         Edition edition = editions.require(assessment);
         List<UUID> whose = late.stream().map(l -> l.attempt).distinct().toList();
-        Map<UUID, Attempt> own = new java.util.HashMap<>();
+        Map<UUID, Attempt> own = new HashMap<>();
         attempts.some(whose).forEach(a -> own.put(a.id(), a));
         Map<UUID, Map<String, JsonNode>> handedIn = attempts.handedIn(whose);
         Map<UUID, Map<String, LedgerMark>> marks = ledger.currentOf(whose);
@@ -140,7 +143,7 @@ public class LateAnswers {
                 .filter(l -> edition.assessment().item(l.item).isPresent())
                 .map(l -> line(
                         edition,
-                        new Row(l, java.util.Objects.requireNonNull(own.get(l.attempt))),
+                        new Row(l, Objects.requireNonNull(own.get(l.attempt))),
                         handedIn.getOrDefault(l.attempt, Map.of()).get(l.item),
                         marks.getOrDefault(l.attempt, Map.of()).get(l.item)))
                 .toList();
@@ -221,7 +224,7 @@ public class LateAnswers {
         });
     }
 
-    private void decide(Me me, UUID id, LateAnswer.Decision decision, java.util.function.Consumer<Row> work) {
+    private void decide(Me me, UUID id, LateAnswer.Decision decision, Consumer<Row> work) {
         UUID whose = entities
                 .createQuery("select attempt from LateAnswer where id = :id", UUID.class)
                 .setParameter("id", id)

@@ -29,8 +29,9 @@ public record Said(Answer answer, @Nullable JsonNode given, boolean outgrown) {
     }
 
     public static Said of(Item item, @Nullable JsonNode given) {
-        if (given == null) {
-            return new Said(Answer.NONE, null, false);
+        if (given == null || given.isString() && given.stringValue().isEmpty()) {
+            // Nothing, or an answer that was taken back.
+            return new Said(Answer.NONE, given, false);
         }
         Cursor at = Cursor.at(given);
         Answer answer = AnswerJson.read(item, at);

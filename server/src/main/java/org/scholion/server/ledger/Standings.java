@@ -249,8 +249,7 @@ public class Standings {
     @Transactional(readOnly = true)
     public Map<UUID, Standing> of(UUID assessment) {
         Map<UUID, Standing> all = new HashMap<>();
-        db.sql(
-                        "select s.* from attempt x join standing s on s.school_id = x.school_id and s.attempt_id = x.id where x.assessment_id = ?")
+        db.sql(OF_ATTEMPTS + "x.assessment_id = ?")
                 .param(assessment)
                 .query((row, n) -> read(row))
                 .list()

@@ -11,19 +11,14 @@ import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.Optional;
 import org.scholion.formats.json.Json;
-import org.springframework.boot.web.servlet.FilterRegistrationBean;
-import org.springframework.context.annotation.Bean;
-import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
-import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
  * What comes in, before anybody parses it: no more than its place takes, and no characters that cannot be kept. It stands
  * behind the doors, so that nobody who is not let in has anything of theirs read.
  */
-@Component
 class Bodies extends OncePerRequestFilter {
     private static final int LONGEST_KEY = 200;
 
@@ -193,17 +188,6 @@ class Bodies extends OncePerRequestFilter {
         @Override
         public ServletInputStream getInputStream() {
             return stream;
-        }
-    }
-
-    /** Keeps the filter inside the security chain only. */
-    @Configuration
-    static class BehindTheDoors {
-        @Bean
-        FilterRegistrationBean<Bodies> notBeforeTheDoors(Bodies filter) {
-            FilterRegistrationBean<Bodies> registration = new FilterRegistrationBean<>(filter);
-            registration.setEnabled(false);
-            return registration;
         }
     }
 }

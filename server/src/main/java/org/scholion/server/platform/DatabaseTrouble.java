@@ -2,21 +2,23 @@ package org.scholion.server.platform;
 
 import java.sql.SQLException;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.CannotCreateTransactionException;
 
 /** What the database refuses, by what it is (SQL states of PostgreSQL), each in words that are true. */
 final class DatabaseTrouble {
+    /** A connection that is closed already tells no state of its own. */
+    private static final String NOT_CONNECTED = "08003";
+
     private DatabaseTrouble() {}
 
     static Optional<Refused> told(RuntimeException e) {
         SQLException sql = Problems.sql(e);
-        String state = sql == null ? "" : String.valueOf(sql.getSQLState());
-        // A connection that is closed already tells no state.
-        if (isAway(e, state) || sql != null && sql.getSQLState() == null) {
+        String state = sql == null ? "" : Objects.requireNonNullElse(sql.getSQLState(), NOT_CONNECTED);
+        if (isAway(e, state)) {
             return refused(
                     HttpStatus.SERVICE_UNAVAILABLE,
                     "away",
@@ -60,11 +62,11 @@ final class DatabaseTrouble {
     }
 
     /** Class 08 is about connections, 57P about a server that stops or starts. */
-    private static boolean isAway(RuntimeException e, @Nullable String state) {
+    private static boolean isAway(RuntimeException e, String state) {
         return e instanceof CannotCreateTransactionException
-                || e instanceof DataAccessResourceFailureException
-                        && !String.valueOf(state).startsWith("53")
-                || state != null && (state.startsWith("08") || state.startsWith("57P"));
+                || e instanceof DataAccessResourceFailureException && !state.startsWith("53")
+                || state.startsWith("08")
+                || state.startsWith("57P");
     }
 
     private static Optional<Refused> refused(HttpStatus status, String code, String words) {

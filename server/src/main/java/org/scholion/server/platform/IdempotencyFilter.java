@@ -11,19 +11,14 @@ import java.time.Clock;
 import java.time.Duration;
 import java.util.Map;
 import java.util.UUID;
-import org.springframework.boot.web.servlet.FilterRegistrationBean;
-import org.springframework.context.annotation.Bean;
-import org.springframework.context.annotation.Configuration;
 import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.util.ContentCachingResponseWrapper;
 
 /** A request that creates something and carries an Idempotency-Key is done once; a repeat gets the first answer. */
-@Component
 class IdempotencyFilter extends OncePerRequestFilter {
     private static final Duration KEPT = Duration.ofDays(1);
 
@@ -111,17 +106,6 @@ class IdempotencyFilter extends OncePerRequestFilter {
             response.getOutputStream().write(String.valueOf(row.get("body")).getBytes(StandardCharsets.UTF_8));
         } else {
             response.setStatus(HttpServletResponse.SC_CONFLICT);
-        }
-    }
-
-    /** Keeps the filter inside the security chain only. */
-    @Configuration
-    static class OnlyInsideTheChain {
-        @Bean
-        FilterRegistrationBean<IdempotencyFilter> notTwice(IdempotencyFilter filter) {
-            FilterRegistrationBean<IdempotencyFilter> registration = new FilterRegistrationBean<>(filter);
-            registration.setEnabled(false);
-            return registration;
         }
     }
 }

@@ -69,19 +69,17 @@ class Problems extends ResponseEntityExceptionHandler {
     @Override
     protected @Nullable ResponseEntity<Object> handleMaxUploadSizeExceededException(
             MaxUploadSizeExceededException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
-        return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE)
-                .body(problem(
-                        HttpStatus.CONTENT_TOO_LARGE,
-                        "too-large",
-                        "This file is larger than 40 MB. Nothing was taken; make it smaller and put it in again.",
-                        List.of()));
+        return answer(new Refused(
+                HttpStatus.CONTENT_TOO_LARGE,
+                "too-large",
+                "This file is larger than 40 MB. Nothing was taken; make it smaller and put it in again.",
+                List.of()));
     }
 
     @Override
     protected @Nullable ResponseEntity<Object> handleHttpMessageNotReadable(
             HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
-        Refused refused = Unreadable.of(e.getCause());
-        return ResponseEntity.status(refused.status()).body(refused(refused));
+        return answer(Unreadable.of(e.getCause()));
     }
 
     /** An address with something in it that is no id or number: there is nothing there. */
@@ -96,18 +94,17 @@ class Problems extends ResponseEntityExceptionHandler {
                         "“" + argument.getName() + "” in the address is not what belongs there.",
                         List.of())
                 : Refused.notFound();
-        return ResponseEntity.status(refused.status()).body(refused(refused));
+        return answer(refused);
     }
 
     @Override
     protected @Nullable ResponseEntity<Object> handleAsyncRequestTimeoutException(
             AsyncRequestTimeoutException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
-        return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
-                .body(problem(
-                        HttpStatus.SERVICE_UNAVAILABLE,
-                        "busy",
-                        "This takes longer than usual. What was saved before is safe, and it goes on here; look again in a minute.",
-                        List.of()));
+        return answer(new Refused(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "busy",
+                "This takes longer than usual. What was saved before is safe, and it goes on here; look again in a minute.",
+                List.of()));
     }
 
     /** A file that was cut off on its way, or is more than is taken. */
@@ -138,6 +135,10 @@ class Problems extends ResponseEntityExceptionHandler {
                 List.of());
         problem.setProperty("id", id);
         return problem;
+    }
+
+    private ResponseEntity<Object> answer(Refused refused) {
+        return ResponseEntity.status(refused.status()).body(refused(refused));
     }
 
     private static ProblemDetail problem(HttpStatus status, String code, String message, List<Fault> places) {

@@ -1,10 +1,13 @@
 package org.scholion.server.platform;
 
 import jakarta.servlet.DispatcherType;
+import java.time.Clock;
+import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
@@ -17,6 +20,7 @@ import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy;
 import org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter.CrossOriginResourcePolicy;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.web.servlet.HandlerExceptionResolver;
 
 /**
  * Who is let in at all. What a signed-in person may do to which object is decided in the access package; here only
@@ -34,9 +38,9 @@ class SecurityRules {
     SecurityFilterChain chain(
             HttpSecurity http,
             SecurityContextRepository contexts,
-            TroubleAtTheDoors trouble,
-            Bodies bodies,
-            IdempotencyFilter idempotency)
+            @Qualifier("handlerExceptionResolver") HandlerExceptionResolver words,
+            JdbcClient db,
+            Clock clock)
             throws Exception {
         return http.securityContext(c -> c.securityContextRepository(contexts))
                 .sessionManagement(m -> m.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
@@ -74,9 +78,10 @@ class SecurityRules {
                         .crossOriginResourcePolicy(c -> c.policy(CrossOriginResourcePolicy.SAME_ORIGIN)))
                 .requestCache(c -> c.disable())
                 .logout(l -> l.disable())
-                .addFilterBefore(trouble, SecurityContextHolderFilter.class)
-                .addFilterAfter(bodies, AuthorizationFilter.class)
-                .addFilterAfter(idempotency, Bodies.class)
+                // No beans of their own: as such they would stand before every request a second time.
+                .addFilterBefore(new TroubleAtTheDoors(words), SecurityContextHolderFilter.class)
+                .addFilterAfter(new Bodies(), AuthorizationFilter.class)
+                .addFilterAfter(new IdempotencyFilter(db, clock), Bodies.class)
                 .build();
     }
 

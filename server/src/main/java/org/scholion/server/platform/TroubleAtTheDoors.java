@@ -5,11 +5,6 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import org.springframework.beans.factory.annotation.Qualifier;
-import org.springframework.boot.web.servlet.FilterRegistrationBean;
-import org.springframework.context.annotation.Bean;
-import org.springframework.context.annotation.Configuration;
-import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.servlet.HandlerExceptionResolver;
 
@@ -17,11 +12,10 @@ import org.springframework.web.servlet.HandlerExceptionResolver;
  * What goes wrong before a request has reached what answers it, such as a database that is away while the sign-in is
  * looked up, is told in the same words as anywhere else.
  */
-@Component
 class TroubleAtTheDoors extends OncePerRequestFilter {
     private final HandlerExceptionResolver words;
 
-    TroubleAtTheDoors(@Qualifier("handlerExceptionResolver") HandlerExceptionResolver words) {
+    TroubleAtTheDoors(HandlerExceptionResolver words) {
         this.words = words;
     }
 
@@ -34,17 +28,6 @@ class TroubleAtTheDoors extends OncePerRequestFilter {
             if (response.isCommitted() || words.resolveException(request, response, null, e) == null) {
                 throw e;
             }
-        }
-    }
-
-    /** Keeps the filter inside the security chain only. */
-    @Configuration
-    static class BeforeTheDoors {
-        @Bean
-        FilterRegistrationBean<TroubleAtTheDoors> notTwiceInTrouble(TroubleAtTheDoors filter) {
-            FilterRegistrationBean<TroubleAtTheDoors> registration = new FilterRegistrationBean<>(filter);
-            registration.setEnabled(false);
-            return registration;
         }
     }
 }

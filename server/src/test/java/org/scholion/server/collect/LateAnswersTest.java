@@ -191,4 +191,17 @@ class LateAnswersTest {
         send(lotte, attempt, "q2", "knot 3", 400).ok();
         assertThat(late(lesson)).hasSize(20);
     }
+
+    @Test
+    void an_answer_that_was_taken_back_in_time_is_blank_when_it_counts(Scholion.Running school, Standings standings) {
+        Lesson lesson = Lesson.given(school, "Late and taken back", "A")
+                .sits("Lotte Marrin", List.of("a"), null, "10 nmi", null);
+        String attempt = lesson.attempt("Lotte Marrin");
+        send(school.as("Lotte Marrin"), attempt, "q1", "", 3_000).ok();
+        JsonNode one = late(lesson).get(0);
+        assertThat(one.get("then").get("state").stringValue()).isEqualTo("blank");
+        decide(lesson, one, "/take").ok();
+        assertThat(lesson.mark("Lotte Marrin", "q1").get("state").stringValue()).isEqualTo("blank");
+        assertThat(standings.differences()).isEmpty();
+    }
 }
