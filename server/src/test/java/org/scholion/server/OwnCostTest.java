@@ -40,6 +40,23 @@ class OwnCostTest {
                 "hand in",
                 counting.of(() -> student.post("/api/student/attempts/" + attempt + "/hand-in", null)
                         .ok()));
+        costs.put(
+                "late answer",
+                counting.of(() -> student.put(
+                                "/api/student/attempts/" + attempt + "/answers/q3",
+                                Map.of("answer", "10 nmi", "flagged", false, "secondsAgo", 600))
+                        .ok()));
+        costs.put(
+                "late answers",
+                counting.of(() -> lesson.teacher.get(lesson.path("/late")).ok()));
+        JsonNode late = lesson.teacher.get(lesson.path("/late")).ok().get(0);
+        for (String how : List.of("/take", "/take-back", "/leave")) {
+            costs.put(
+                    "late" + how,
+                    counting.of(() -> lesson.teacher
+                            .post("/api/late/" + late.get("id").stringValue() + how, null)
+                            .ok()));
+        }
         JsonNode answer = lesson.answerOf("Tamsin Orrel", "q4");
         Map<String, Object> reading = new HashMap<>(Map.of(
                 "levels",

@@ -8,6 +8,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.scholion.server.ledger.Standings;
+import org.scholion.server.testing.Colleague;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.Together;
@@ -28,7 +29,11 @@ class LateAnswersTest {
     }
 
     private static Visitor.Reply decide(Lesson lesson, JsonNode late, String how) {
-        return lesson.teacher.post("/api/late/" + late.get("id").stringValue() + how, null);
+        return decide(lesson.teacher, late, how);
+    }
+
+    private static Visitor.Reply decide(Visitor who, JsonNode late, String how) {
+        return who.post("/api/late/" + late.get("id").stringValue() + how, null);
     }
 
     /** Lotte said “bowlin’” to the second question and her time is over since five minutes. */
@@ -102,6 +107,31 @@ class LateAnswersTest {
     }
 
     @Test
+    void what_no_page_sends_is_refused_in_words(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Late and odd", "A");
+        Visitor lotte = school.as("Lotte Marrin");
+        String answers = "/api/student/attempts/" + lesson.attempt("Lotte Marrin") + "/answers/q2";
+        Map<String, Object> plain = Map.of("answer", "bowline", "flagged", false);
+        for (Map<String, Object> odd : List.<Map<String, Object>>of(
+                Map.of("counts", true),
+                Map.of("decision", "COUNTS"),
+                Map.of("secondsAgo", "long"),
+                Map.of("secondsAgo", 3_000_000_000L),
+                Map.of("seen", "all"))) {
+            Map<String, Object> sent = new HashMap<>(plain);
+            sent.putAll(odd);
+            assertThat(lotte.put(answers, sent).status()).as(odd.toString()).isBetween(400, 422);
+        }
+        Map<String, Object> sent = new HashMap<>(plain);
+        sent.put("window", "w".repeat(61));
+        lotte.put(answers, sent).isRefused(422);
+        sent.put("window", "w".repeat(60));
+        sent.put("seen", Long.MAX_VALUE);
+        sent.put("secondsAgo", Integer.MIN_VALUE);
+        lotte.put(answers, sent).ok();
+    }
+
+    @Test
     void a_late_answer_that_counts_is_regraded_like_any_other_and_the_same_is_kept_once(
             Scholion.Running school, Standings standings) {
         Lesson lesson = over(school, "Late and regraded");
@@ -152,6 +182,14 @@ class LateAnswersTest {
         String take = "/api/late/" + one.get("id").stringValue() + "/take";
         lotte.post(take, null).isRefused(403);
         school.as("Noor Haddix").get(lesson.path("/late")).isRefused(403);
+        Visitor elsewhere = Colleague.called(school, "Late").visitor();
+        elsewhere.get(lesson.path("/late")).isRefused(404);
+        Visitor berit = school.as("Berit Straum");
+        berit.get(lesson.path("/late")).isRefused(404);
+        for (String how : List.of("/take", "/leave", "/take-back")) {
+            decide(elsewhere, one, how).isRefused(404);
+            decide(berit, one, how).isRefused(404);
+        }
         List<Integer> statuses =
                 Together.times(4, i -> school.as("Aud Meller").post(take, null).status());
         assertThat(statuses).containsOnly(204, 409).containsOnlyOnce(204);
