@@ -35,8 +35,8 @@ class NoKeyBeforeItsTimeTest {
                 "accept": [{"text": "keyworded"}, {"pattern": "keypattern+"}, {"words": {"all": ["keyall"], "any": ["keyany"],
                   "none": ["keynone"]}, "credit": "1/2"}],
                 "reject": [{"text": "reef knot", "note": "keynote: it joins"}]},
-              {"id": "q3", "kind": "number", "points": "1", "prompt": "How far?", "accept": [{"value": "9173.25", "within": "0.1"}],
-                "unit": {"expect": "nmi", "missing": "1/3", "wrong": "1/9"}, "figures": {"count": 6, "otherwise": "1/2"}},
+              {"id": "q3", "kind": "number", "points": "1", "prompt": "How far?", "accept": [{"value": "9173648.25", "within": "0.1"}],
+                "unit": {"expect": "nmi", "missing": "1/3", "wrong": "1/9"}, "figures": {"count": 9, "otherwise": "1/2"}},
               {"id": "q4", "kind": "blanks", "points": "1", "prompt": "After high water comes the [b1], at {b2}.", "parts": [
                 {"id": "b1", "kind": "text", "accept": [{"text": "keyebb"}], "otherwise": "wrong"},
                 {"id": "b2", "kind": "choice", "options": [{"id": "KEYx", "text": "noon"}, {"id": "KEYy", "text": "dusk"}],
@@ -50,20 +50,20 @@ class NoKeyBeforeItsTimeTest {
                 {"id": "KEYs4", "text": "sfour"}], "key": ["KEYs1", "KEYs2", "KEYs3", "KEYs4"], "rule": "couples"},
               {"id": "q7", "kind": "correction", "points": "1", "prompt": "Put right.", "source": "The tide are rising.",
                 "accept": ["The keytide is rising."]},
-              {"id": "q8", "kind": "formula", "points": "1", "prompt": "Multiply out.", "accept": ["x^2 + 9173x + 7"],
+              {"id": "q8", "kind": "formula", "points": "1", "prompt": "Multiply out.", "accept": ["x^2 + 9173648x + 7"],
                 "variables": ["x"], "form": "expanded", "formCredit": "1/2"},
-              {"id": "q9", "kind": "working", "points": "1", "prompt": "Solve.", "start": "2x = 18346", "accept": ["x = 9173"],
+              {"id": "q9", "kind": "working", "points": "1", "prompt": "Solve.", "start": "2x = 18347296", "accept": ["x = 9173648"],
                 "variables": ["x"]},
               {"id": "q10", "kind": "open", "points": "5", "prompt": "Why?", "rubric": {"criteria": [{"id": "c1",
                 "title": "keycriterion", "levels": [{"id": "0", "points": "0", "text": "keylevel none"},
                 {"id": "1", "points": "5", "text": "keylevel all"}]}]}},
-              {"id": "q11", "kind": "number", "points": "1", "prompt": "How many?", "accept": [{"value": "9173"}]},
+              {"id": "q11", "kind": "number", "points": "1", "prompt": "How many?", "accept": [{"value": "9173648"}]},
               {"id": "q12", "kind": "text", "points": "1", "prompt": "What is this?", "otherwise": "wrong",
                 "spelling": "two", "accept": [{"text": "keyanchor"}], "reject": [{"text": "mooring", "note": "keynote"}]}],
              "grading": {"pass": "60"}}
             """;
 
-    /** No part of any of these is for students; ids are looked for as well as texts. */
+    /** No part of any of these is for students, ids included; each is too long to stand in a random id by chance. */
     private static final List<String> PARTS_OF_THE_KEY = List.of(
             "KEY",
             "keyworded",
@@ -77,7 +77,7 @@ class NoKeyBeforeItsTimeTest {
             "keyanchor",
             "keycriterion",
             "keylevel",
-            "9173",
+            "9173648",
             "nmi",
             "accept\"",
             "reject\"",
@@ -131,7 +131,7 @@ class NoKeyBeforeItsTimeTest {
         Map<String, Object> said = new LinkedHashMap<>();
         said.put("q1", List.of("green"));
         said.put("q2", List.of("reef knot", "keyworde", "kewords", "sheet").get(variant));
-        said.put("q3", List.of("17", "17 km", "16988.859 km", "12.5 s").get(variant));
+        said.put("q3", List.of("17", "17 km", "16989596.559 km", "12.5 s").get(variant));
         said.put("q5", List.of(List.of("lone", "rtwo"), List.of("ltwo", "rone")));
         said.put("q6", List.of("sfour", "stwo", "sone", "sthree"));
         said.put(
@@ -216,7 +216,7 @@ class NoKeyBeforeItsTimeTest {
         JsonNode result = student.get("/api/student/results").ok().get(0);
         assertThat(student.get("/api/student/results/" + result.get("id").stringValue())
                         .body())
-                .contains("keyworded", "keynote", "9173.25", "keyebb", "keytide");
+                .contains("keyworded", "keynote", "9173648.25", "keyebb", "keytide");
     }
 
     @Test
