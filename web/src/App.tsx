@@ -27,6 +27,7 @@ import { HandBack } from "./stops/handback/HandBack";
 import { Queries } from "./stops/handback/Queries";
 import { Read } from "./stops/read/Read";
 import { Settle } from "./stops/settle/Settle";
+import { setZone } from "./text/zone";
 
 // What only some pages need comes when it is needed, so that the first page is there at once.
 const Key = lazy(() => import("./stops/key/Key").then((m) => ({ default: m.Key })));
@@ -113,6 +114,7 @@ export function App() {
   return (
     <Loaded query={session}>
       {(who) => {
+        setZone(who.zone);
         if (!who.id) {
           return <SignIn session={who} />;
         }

@@ -44,7 +44,7 @@ export function Effect({
       {effect.moves.length > FEW && (
         <p className="mt-1 text-small">
           <TextButton onClick={() => setAll(!all)}>
-            {all ? t("Show fewer") : t("Show all {{n}} changes", { n: effect.moves.length })}
+            {all ? t("Show fewer") : t("Show all {{count}} changes", { count: effect.moves.length })}
           </TextButton>
         </p>
       )}
@@ -80,5 +80,5 @@ function fromTo(m: Schemas["MoveView"]) {
 }
 
 function bare(exact: string | null): string {
-  return percent(exact).replace(" %", "");
+  return percent(exact).replace("%", "");
 }

@@ -50,14 +50,14 @@ export function Finder() {
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger className="flex w-full max-w-[300px] items-center justify-between rounded-corner border border-rule bg-sheet px-3 py-1.5 text-left text-soft">
-        <span className="truncate">{t("Find a student, item, standard…")}</span> <Kbd>Ctrl K</Kbd>
+        <span className="truncate">{t("Find a student, question or standard…")}</span> <Kbd>Ctrl K</Kbd>
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-20 bg-ink/30" />
         <Dialog.Content className="fixed inset-x-4 top-16 z-30 mx-auto max-w-xl border border-ink bg-sheet">
           <Dialog.Title className="sr-only">{t("Find")}</Dialog.Title>
           <Dialog.Description className="sr-only">
-            {t("Type a part of a name; arrows choose, Enter goes there.")}
+            {t("Type part of a name. Choose with the arrow keys, then press Enter.")}
           </Dialog.Description>
           <Command shouldFilter={false} label={t("Find")}>
             <Command.Input
@@ -72,9 +72,7 @@ export function Finder() {
                   <FoundLine key={to} name={t(name)} detail="" onSelect={() => go(to)} />
                 ))}
               {words.trim() !== "" && (
-                <Command.Empty className="px-4 py-2 text-soft">
-                  {t("Nothing has this in its name.")}
-                </Command.Empty>
+                <Command.Empty className="px-4 py-2 text-soft">{t("Nothing found.")}</Command.Empty>
               )}
               {(found.data ?? []).map((f, i) => (
                 <FoundLine

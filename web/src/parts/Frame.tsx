@@ -3,9 +3,10 @@ import { DropdownMenu } from "radix-ui";
 import { NavLink, Outlet } from "react-router";
 import { api, ok, type Schemas } from "../api/client";
 import { t } from "../text";
+import { zone } from "../text/zone";
 import { Connection } from "./Connection";
 import { Finder } from "./Finder";
-import { KeysDialog } from "./Keys";
+import { KeysDialog, SHOW_SHORTCUTS } from "./Keys";
 
 const STAFF: [string, string][] = [
   ["Desk", "/desk"],
@@ -33,14 +34,14 @@ export function Frame({ session }: { session: Schemas["Session"] }) {
         href="#page"
         className="sr-only focus:not-sr-only focus:absolute focus:z-40 focus:bg-sheet focus:p-2"
       >
-        {t("To the page")}
+        {t("Skip to the page")}
       </a>
       <header className="no-print border-b border-rule">
         <div className="flex min-h-12 flex-wrap items-center gap-x-7 gap-y-1 px-4 py-1 lg:px-6">
           <NavLink to="/" className="font-script text-[1.3rem] font-semibold">
             Scholion
           </NavLink>
-          <nav aria-label={t("Places")} className="flex flex-wrap gap-x-6">
+          <nav aria-label={t("Main places")} className="flex flex-wrap gap-x-6">
             {places.map(([name, to]) => (
               <NavLink
                 key={to}
@@ -61,6 +62,9 @@ export function Frame({ session }: { session: Schemas["Session"] }) {
       </header>
       <Connection />
       <Outlet />
+      <footer className="no-print border-t border-rule px-4 py-1.5 text-small text-soft lg:px-6">
+        {t("All times are in the school’s time zone, {{zone}}.", { zone: zone() })}
+      </footer>
       <KeysDialog />
     </div>
   );
@@ -95,6 +99,12 @@ function PersonMenu({ session }: { session: Schemas["Session"] }) {
           </DropdownMenu.Label>
           <DropdownMenu.Item asChild className={LINE}>
             <NavLink to="/account">{t("Your account")}</NavLink>
+          </DropdownMenu.Item>
+          <DropdownMenu.Item
+            onSelect={() => setTimeout(() => document.dispatchEvent(new Event(SHOW_SHORTCUTS)))}
+            className={LINE}
+          >
+            {t("Keyboard shortcuts")}
           </DropdownMenu.Item>
           <DropdownMenu.Item onSelect={() => void leave()} className={LINE}>
             {t("Sign out")}

@@ -7,6 +7,13 @@ export type KeyAct = [key: string, label: string, act: () => void];
 
 const active = new Map<symbol, KeyAct[]>();
 
+/** Whether single letters, digits and signs act; who speaks to the device or has a tremor turns them off. */
+export const shortcuts = {
+  areOn: () => localStorage.getItem("shortcuts") !== "off",
+  turn: (on: boolean) =>
+    on ? localStorage.removeItem("shortcuts") : localStorage.setItem("shortcuts", "off"),
+};
+
 export function isTyping(target: EventTarget | null): boolean {
   return (
     target instanceof HTMLElement &&
@@ -55,7 +62,12 @@ export function useKeys(acts: KeyAct[]) {
       if (event.key === "Enter" && event.target instanceof HTMLElement && event.target.closest("button, a")) {
         return;
       }
-      const found = latest.current.find(([key]) => key.toLowerCase() === event.key.toLowerCase());
+      if (event.key.length === 1 && !shortcuts.areOn()) {
+        return;
+      }
+      const shifted = event.shiftKey && /^[a-z]$/i.test(event.key) ? "shift " : "";
+      const pressed = shifted + event.key.toLowerCase();
+      const found = latest.current.find(([key]) => key.toLowerCase() === pressed);
       if (found) {
         event.preventDefault();
         found[2]();
@@ -79,22 +91,44 @@ export function Kbd({ children, inverse = false }: { children: ReactNode; invers
   );
 }
 
-/** All keys of the screen, opened by `?`. */
+/** Said where the list of shortcuts is to be shown, by a menu or a button. */
+export const SHOW_SHORTCUTS = "scholion:shortcuts";
+
+/** All keys of the screen, opened by `?`, where single keys can be turned off as well. */
 export function KeysDialog() {
   const [open, setOpen] = useState(false);
+  const [on, setOn] = useState(shortcuts.areOn());
   useKeys([["?", "", () => setOpen(true)]]);
+  useEffect(() => {
+    const show = () => setOpen(true);
+    document.addEventListener(SHOW_SHORTCUTS, show);
+    return () => document.removeEventListener(SHOW_SHORTCUTS, show);
+  }, []);
   const acts = [...active.values()].flat().filter(([, label]) => label);
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-20 bg-ink/30" />
         <Dialog.Content className="fixed inset-x-4 top-16 z-30 mx-auto max-w-md border border-ink bg-sheet p-6">
-          <Dialog.Title className="mb-1 font-script text-title font-semibold">{t("Keys")}</Dialog.Title>
+          <Dialog.Title className="mb-1 font-script text-title font-semibold">
+            {t("Keyboard shortcuts")}
+          </Dialog.Title>
           <Dialog.Description className="mb-4 text-small text-soft">
-            {t("No key acts while you are typing in a field.")}
+            {t("Shortcuts are off while you type in a field.")}
           </Dialog.Description>
+          <label className="mb-4 flex items-baseline gap-2">
+            <input
+              type="checkbox"
+              checked={on}
+              onChange={(e) => {
+                shortcuts.turn(e.target.checked);
+                setOn(e.target.checked);
+              }}
+            />
+            {t("Use shortcuts of a single letter, digit or sign on this device")}
+          </label>
           <dl className="grid grid-cols-[6rem_1fr] gap-y-2">
-            {[...acts, ["Ctrl K", t("find")] as const, ["?", t("these keys")] as const].map(
+            {[...acts, ["Ctrl K", t("find")] as const, ["?", t("these shortcuts")] as const].map(
               ([key, label]) => (
                 <div key={key + label} className="contents">
                   <dt>

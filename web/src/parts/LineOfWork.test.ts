@@ -20,8 +20,8 @@ const TAKEN = { ...EMPTY, edition: 2, expected: 28, in: 27 };
 
 describe("the line says what remains at each stop", () => {
   it("waits at Key until it is given out", () => {
-    expect(stopState("key", EMPTY)).toEqual(["waits", "12 items · not given out"]);
-    expect(stopState("key", TAKEN)).toEqual(["done", "12 items · edition 2"]);
+    expect(stopState("key", EMPTY)).toEqual(["waits", "12 questions · not given out"]);
+    expect(stopState("key", TAKEN)).toEqual(["done", "12 questions · edition 2"]);
   });
   it("is empty everywhere else before anybody has it", () => {
     for (const stop of ["collect", "settle", "read", "examine", "hand-back"] as const) {
@@ -29,13 +29,13 @@ describe("the line says what remains at each stop", () => {
     }
   });
   it("waits at Collect while somebody works", () => {
-    expect(stopState("collect", TAKEN)).toEqual(["done", "27 of 28 in"]);
+    expect(stopState("collect", TAKEN)).toEqual(["done", "27 of 28 handed in"]);
     expect(stopState("collect", { ...TAKEN, working: 1 })[0]).toBe("waits");
   });
   it("counts doubts, one as one", () => {
     expect(stopState("settle", { ...TAKEN, doubts: 1 })).toEqual(["waits", "1 doubt"]);
     expect(stopState("settle", { ...TAKEN, doubts: 12 })).toEqual(["waits", "12 doubts"]);
-    expect(stopState("settle", TAKEN)).toEqual(["done", "nothing left"]);
+    expect(stopState("settle", TAKEN)).toEqual(["done", "no doubts left"]);
   });
   it("tells unread answers from a paper without open questions", () => {
     expect(stopState("read", { ...TAKEN, openAnswers: 27, unread: 14 })).toEqual([

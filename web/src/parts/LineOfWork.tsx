@@ -20,21 +20,21 @@ export function stopState(stop: (typeof STOPS)[number], line: Line): [Stand, str
   switch (stop) {
     case "key":
       return line.edition === 0
-        ? ["waits", t("{{count}} items", { count: line.items }) + t(" · not given out")]
-        : ["done", t("{{count}} items", { count: line.items }) + t(" · edition {{n}}", { n: line.edition })];
+        ? ["waits", t("{{count}} questions · not given out", { count: line.items })]
+        : ["done", t("{{count}} questions · edition {{n}}", { count: line.items, n: line.edition })];
     case "collect":
       return line.expected === 0
         ? ["empty", "–"]
         : [
             line.working > 0 ? "waits" : "done",
-            t("{{in}} of {{all}} in", { in: line.in, all: line.expected }),
+            t("{{in}} of {{all}} handed in", { in: line.in, all: line.expected }),
           ];
     case "settle":
       return line.in === 0
         ? ["empty", "–"]
         : line.doubts > 0
           ? ["waits", t("{{count}} doubts", { count: line.doubts })]
-          : ["done", t("nothing left")];
+          : ["done", t("no doubts left")];
     case "read":
       return line.openAnswers === 0
         ? [line.in === 0 ? "empty" : "done", line.in === 0 ? "–" : t("nothing to read")]

@@ -33,11 +33,11 @@ export function shape({ state, points: got, of }: { state: string; points: strin
 function words({ state, points: got, of }: { state: string; points: string; of: string }): string {
   switch (state) {
     case "blank":
-      return t("blank");
+      return t("no answer");
     case "settle":
-      return t("to settle");
+      return t("not marked yet; to settle (teacher's)");
     case "read":
-      return t("to read");
+      return t("not marked yet; to read (teacher's)");
     case "excused":
       return t("excused");
     default:

@@ -88,7 +88,7 @@ export function MathsField({
         <button
           type="button"
           aria-expanded={signs}
-          aria-label={t("signs for {{label}}", { label })}
+          aria-label={t("Maths symbols: {{label}}", { label })}
           className="min-h-8 rounded-corner border border-rule px-2 text-soft"
           onClick={() => setSigns(!signs)}
         >
@@ -114,7 +114,7 @@ export function MathsField({
           (shown.data?.latex ? (
             <Maths latex={shown.data.latex} className="text-words text-ink" />
           ) : (
-            shown.data && t("not readable yet: {{why}}", { why: shown.data.why })
+            shown.data && t("Cannot be read yet: {{why}}", { why: shown.data.why })
           ))}
       </p>
     </fieldset>

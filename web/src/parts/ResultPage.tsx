@@ -34,7 +34,9 @@ export function ResultPage({
         )}
       </header>
       {result.provisional && (
-        <p className="mt-2 text-waiting">{t("Something is still to be decided; this may change.")}</p>
+        <p className="mt-2 text-waiting">
+          {t("Some answers are not marked yet, so this result may change.")}
+        </p>
       )}
       {result.message && <p className="mt-3 font-script text-words">{result.message}</p>}
       {(result.awards ?? []).map((a) => (
@@ -73,7 +75,7 @@ export function ResultPage({
               {item.feedback && <Rich html={item.feedback} className="font-script text-small" />}
               {item.key !== null && (
                 <p className="text-small">
-                  {t("right answer:")} <span className="font-script">{item.key}</span>
+                  {t("Right answer:")} <span className="font-script">{item.key}</span>
                 </p>
               )}
               {after?.(item)}
@@ -90,6 +92,6 @@ function who(mark: Schemas["ResultMark"]): string {
     return "";
   }
   return mark.by === "RULE"
-    ? t("decided by the key")
+    ? t("Decided by the answer key")
     : t("decided by {{who}}", { who: mark.who ?? t("your teacher") });
 }

@@ -30,7 +30,7 @@ export function Sheet({
           aria-expanded={up}
           onClick={() => setUp(!up)}
         >
-          {up ? t("Put the margin away") : t("Margin: what is said about this")}
+          {up ? t("Hide the margin") : t("Show the margin")}
         </button>
         <div
           className={`${up ? "" : "hidden lg:block"} px-5 pt-1 lg:sticky lg:top-0 lg:max-h-screen lg:min-h-[calc(100vh-49px)] lg:overflow-y-auto lg:pt-4 lg:pb-6`}

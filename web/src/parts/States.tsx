@@ -23,7 +23,7 @@ export function Loaded<T>({
     </div>
   ) : (
     <p className="p-6 text-soft" role="status">
-      {t("Fetching…")}
+      {t("Loading…")}
     </p>
   );
 }
@@ -38,7 +38,10 @@ export function Trouble({ error }: { error: unknown }) {
     <div role="alert">
       <Note by="waiting">
         <p className="font-semibold text-waiting">
-          {problem?.message ?? t("The server cannot be reached. What you did last may not be saved.")}
+          {problem?.message ??
+            t(
+              "Scholion cannot be reached. Your last change may not be saved. Check your connection and try again.",
+            )}
         </p>
         {problem && problem.places.length > 1 && (
           <ul className="mt-1 text-small">

@@ -7,7 +7,7 @@ const LARGEST = { picture: 10, other: 40 };
 export function tooLarge(file: { name: string; size: number; type: string }): string {
   const most = file.type.startsWith("image/") ? LARGEST.picture : LARGEST.other;
   return file.size > most * MEGABYTE
-    ? t("“{{name}}” has {{size}} MB; at most {{most}} MB are taken. Make it smaller and put it in again.", {
+    ? t("“{{name}}” is {{size}} MB. The limit is {{most}} MB. Make it smaller and add it again.", {
         name: file.name,
         size: Math.round(file.size / MEGABYTE),
         most,

@@ -9,7 +9,7 @@ describe("numbers as people write them", () => {
   });
   it("says points in words, one as one", () => {
     expect(pointsInWords("1")).toBe("1 point");
-    expect(pointsInWords("0.5")).toBe("½ points");
+    expect(pointsInWords("0.5")).toBe("½ point");
     expect(pointsInWords("2")).toBe("2 points");
   });
   it("writes thirds that have no decimals", () => {
@@ -23,7 +23,7 @@ describe("numbers as people write them", () => {
     expect(points("0")).toBe("0");
   });
   it("shows the decimals that a percent came with, and a dash for none", () => {
-    expect(percent("75.0")).toBe("75.0 %");
+    expect(percent("75.0")).toBe("75.0%");
     expect(percent(null)).toBe("–");
   });
   it("shows an undefined figure as a dash, never as zero", () => {

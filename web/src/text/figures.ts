@@ -1,4 +1,5 @@
 import { locale, t } from "./index";
+import { dayOf, zone } from "./zone";
 
 const PARTS: Record<string, string> = {
   "1/2": "½",
@@ -26,7 +27,9 @@ export function points(exact: string): string {
 
 /** So many points, in words: 1 point, 2½ points. */
 export function pointsInWords(exact: string): string {
-  return exact === "1" ? t("1 point") : t("{{n}} points", { n: points(exact) });
+  return ["1", "0.5", "0.25", "0.75"].includes(exact)
+    ? t("{{n}} point", { n: points(exact) })
+    : t("{{n}} points", { n: points(exact) });
 }
 
 function mixed(fraction: string): string | undefined {
@@ -46,7 +49,7 @@ function decimalMark(): string {
 
 /** A rounded percent, with the decimals that it came with. */
 export function percent(exact: string | null): string {
-  return exact === null ? "–" : `${exact.replace(".", decimalMark())} %`;
+  return exact === null ? "–" : `${exact.replace(".", decimalMark())}%`;
 }
 
 /** A statistic with so many decimals; a dash when it is undefined. */
@@ -62,21 +65,27 @@ export function figure(value: number | null | undefined, digits = 2): string {
 }
 
 export function time(instant: string): string {
-  return new Intl.DateTimeFormat(locale, { hour: "2-digit", minute: "2-digit", hour12: false }).format(
-    new Date(instant),
-  );
+  return new Intl.DateTimeFormat(locale, {
+    hour: "2-digit",
+    minute: "2-digit",
+    hour12: false,
+    timeZone: zone(),
+  }).format(new Date(instant));
 }
 
 export function day(instant: string): string {
-  return new Intl.DateTimeFormat(locale, { weekday: "long", day: "numeric", month: "short" }).format(
-    new Date(instant),
-  );
+  return new Intl.DateTimeFormat(locale, {
+    weekday: "long",
+    day: "numeric",
+    month: "short",
+    timeZone: zone(),
+  }).format(new Date(instant));
 }
 
 /** The time today, otherwise the day with it. */
 export function moment(instant: string, now = new Date()): string {
   const then = new Date(instant);
-  return then.toDateString() === now.toDateString() ? time(instant) : `${day(instant)}, ${time(instant)}`;
+  return dayOf(then) === dayOf(now) ? time(instant) : `${day(instant)}, ${time(instant)}`;
 }
 
 /** How long ago, in words. */
@@ -87,9 +96,9 @@ export function ago(instant: string, now = Date.now()): string {
   }
   const hours = Math.round(minutes / 60);
   if (hours < 24) {
-    return t("{{n}} h ago", { n: hours });
+    return t("{{count}} hours ago", { count: hours });
   }
-  return hours < 48 ? t("since yesterday") : t("for {{n}} days", { n: Math.round(hours / 24) });
+  return hours < 48 ? t("yesterday") : t("{{count}} days ago", { count: Math.round(hours / 24) });
 }
 
 /** A stretch of time: 11:42, or 1:05:30 from an hour on. */

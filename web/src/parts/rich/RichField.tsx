@@ -54,7 +54,7 @@ export function RichField({
           className="mt-1 min-h-6 text-small text-soft underline"
           onClick={() => format(paragraphs(value.text))}
         >
-          {t("formatting, picture, sound, formula")}
+          {t("Add formatting, a picture, sound or a formula")}
         </TextButton>
       </fieldset>
     );
@@ -75,7 +75,7 @@ export function RichField({
         className="mt-1 min-h-6 text-small text-soft underline"
         onClick={() => onChange({ text: value.text, html: undefined })}
       >
-        {t("plain text only")}
+        {t("Change to plain text (removes formatting)")}
       </TextButton>
     </div>
   );

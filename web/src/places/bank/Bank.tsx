@@ -56,7 +56,7 @@ function Items() {
     ["k", t("previous item"), () => move(-1)],
     ["ArrowDown", "", () => move(1)],
     ["ArrowUp", "", () => move(-1)],
-    ["x", t("pick the item, or let it go"), () => here && toggle(here.id)],
+    ["x", t("select or unselect the item"), () => here && toggle(here.id)],
   ]);
   const changed = () => {
     void client.invalidateQueries({ queryKey: ["bank"] });
@@ -110,12 +110,10 @@ function Items() {
         <Loaded query={found}>
           {({ items, more }) =>
             items.length === 0 ? (
-              <Empty title={t("Nothing is found.")}>
+              <Empty title={t("No items found.")}>
                 {asked === NOTHING
-                  ? t(
-                      "Items come here from a key (“put it into the bank”), or all at once from a spreadsheet.",
-                    )
-                  : t("Try fewer words, or take a filter off.")}
+                  ? t("Add items from a key, one by one or all at once.")
+                  : t("Try fewer words, or remove a filter.")}
               </Empty>
             ) : (
               <>
@@ -128,7 +126,7 @@ function Items() {
                 />
                 {more && (
                   <p className="py-2 text-small text-soft">
-                    {t("These are the first hundred. More words find the others.")}
+                    {t("These are the first 100. Add words to narrow the list.")}
                   </p>
                 )}
               </>
@@ -176,7 +174,7 @@ function Picked({
   return (
     <div className="mb-3 border-l-3 border-by-rule bg-by-rule-wash px-3 py-2">
       <p className="mb-2 font-semibold" role="status">
-        {t("{{count}} items are picked", { count: picked.length })}
+        {t("{{count}} items selected", { count: picked.length })}
       </p>
       <div className="flex flex-wrap items-center gap-3">
         <select
@@ -185,7 +183,7 @@ function Picked({
           className="rounded-corner border border-rule-strong bg-sheet px-2 py-1"
           onChange={(e) => setTarget(e.target.value)}
         >
-          <option value="">{t("choose a paper")}</option>
+          <option value="">{t("Choose an assessment")}</option>
           {papers.data?.map((p) => (
             <option key={p.id} value={p.id}>
               {p.title}
@@ -194,8 +192,8 @@ function Picked({
         </select>
         <Button look="strong" disabled={!target || put.isPending} onClick={() => put.mutate()}>
           {paper
-            ? t("Put {{n}} into {{title}}", { n: picked.length, title: paper.title })
-            : t("Put into a paper")}
+            ? t("Add {{count}} to {{title}}", { count: picked.length, title: paper.title })
+            : t("Add to an assessment")}
         </Button>
         <select
           aria-label={t("folder they are moved to")}

@@ -85,7 +85,7 @@ export function BankFilters({
         {small("code", t("standard"), "w-24")}
         {small("tag", t("tag"), "w-24")}
         <span className="flex items-center gap-1 text-small text-soft">
-          {t("share expected")} {small("from", t("from"), "w-16")} – {small("to", t("to"), "w-16")}
+          {t("expected mean")} {small("from", t("from"), "w-16")} – {small("to", t("to"), "w-16")}
         </span>
         <select
           aria-label={t("use")}
@@ -93,7 +93,7 @@ export function BankFilters({
           className={BOX}
           onChange={(e) => set("used", e.target.value === "" ? "" : e.target.value === "true")}
         >
-          <option value="">{t("used or not")}</option>
+          <option value="">{t("any use")}</option>
           <option value="true">{t("used")}</option>
           <option value="false">{t("not used yet")}</option>
         </select>
@@ -125,7 +125,7 @@ export function BankFilters({
         </select>
         <input
           aria-label={t("a new folder")}
-          placeholder={t("new folder, Enter")}
+          placeholder={t("New folder (press Enter)")}
           className={`${BOX} w-36`}
           onKeyDown={(e) => {
             if (e.key === "Enter" && e.currentTarget.value.trim()) {
@@ -145,7 +145,7 @@ export function BankFilters({
         )}
         {JSON.stringify(wanted) !== JSON.stringify(NOTHING) && (
           <TextButton className="text-small underline" onClick={() => onWanted(NOTHING)}>
-            {t("all items")}
+            {t("Clear filters")}
           </TextButton>
         )}
       </div>

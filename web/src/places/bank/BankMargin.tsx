@@ -64,7 +64,7 @@ export function BankMargin({
       {line.mayEdit && (
         <p className="mb-4">
           <TextButton className="underline" onClick={onEdit}>
-            {t("change it here")}
+            {t("Edit this item")}
           </TextButton>
         </p>
       )}
@@ -77,13 +77,13 @@ export function BankMargin({
               onTake={line.mayEdit ? (share) => change.mutate({ ...item, difficulty: share }) : undefined}
             />
             {view.alike.length > 0 && (
-              <MarginPart title={t("Nearly the same")}>
+              <MarginPart title={t("Similar items")}>
                 <ul>
                   {view.alike.map((a) => (
                     <li key={a.id} className="border-b border-rule py-1 font-script">
                       {a.prompt}{" "}
                       <span className="font-sans text-small text-soft">
-                        {a.author}, {t("likeness {{n}}", { n: points(a.likeness) })}
+                        {a.author}, {t("similarity {{n}}", { n: points(a.likeness) })}
                       </span>
                     </li>
                   ))}
@@ -138,12 +138,12 @@ function InUse({
   if (uses.length === 0) {
     return (
       <MarginPart title={t("Used")}>
-        <p className="text-soft">{t("Not in any paper yet.")}</p>
+        <p className="text-soft">{t("Not used yet.")}</p>
       </MarginPart>
     );
   }
   return (
-    <MarginPart title={t("Used, and how it did")}>
+    <MarginPart title={t("Where it was used")}>
       <ul className="text-small">
         {uses.map(({ use, measures }) => (
           <li key={use.assessment + use.item} className="border-b border-rule py-1">
@@ -174,10 +174,10 @@ function Figures({
   return (
     <span className="block">
       {t("{{count}} students", { count: measures.n })}
-      {share !== undefined && <> · {t("share of points {{share}}", { share: points(share) })}</>}
-      {rest !== undefined && <> · {t("item and rest {{r}}", { r: points(rest) })}</>}{" "}
+      {share !== undefined && <> · {t("mean score {{share}}", { share: points(share) })}</>}
+      {rest !== undefined && <> · {t("correlation with the rest {{r}}", { r: points(rest) })}</>}{" "}
       {onTake && share !== undefined && (
-        <TextButton onClick={() => onTake(share)}>{t("expect this")}</TextButton>
+        <TextButton onClick={() => onTake(share)}>{t("Use as the expected mean")}</TextButton>
       )}
     </span>
   );

@@ -59,7 +59,7 @@ export function BankRows({
             </td>
             <td className="py-1.5 pr-3">
               <button type="button" className="w-full text-left font-script" onClick={() => onChoose(r.id)}>
-                {r.prompt || t("(no words)")}
+                {r.prompt || t("(no text)")}
               </button>
               {r.tags.length > 0 && <span className="text-small text-soft">{r.tags.join(", ")}</span>}
             </td>

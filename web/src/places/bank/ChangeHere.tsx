@@ -56,7 +56,7 @@ export function ChangeHere({
           {t("Keep it as version {{n}}", { n: line.version + 1 })}
         </Button>
         <Button look="quiet" onClick={onClose}>
-          {t("Leave it as it was")}
+          {t("Discard changes")}
         </Button>
         <span className="min-w-60 flex-1 text-small text-soft">{check.data?.words}</span>
         <Trouble error={keep.error} />

@@ -40,28 +40,28 @@ export function ShareWith({ kind, object, title }: { kind: Kind; object: string;
           <li key={s.person} className="flex items-baseline gap-2 border-b border-rule py-1">
             <span className="flex-1">{s.name}</span>
             <select
-              aria-label={t("what {{name}} may do", { name: s.name })}
+              aria-label={t("What {{name}} can do", { name: s.name })}
               value={s.mayEdit ? "edit" : "use"}
               className="rounded-corner border border-rule bg-sheet text-small"
               onChange={(e) => share.mutate({ person: s.person, mayEdit: e.target.value === "edit" })}
             >
-              <option value="use">{t("to use")}</option>
-              <option value="edit">{t("to edit")}</option>
+              <option value="use">{t("can use")}</option>
+              <option value="edit">{t("can edit")}</option>
             </select>
             <TextButton className="text-small text-soft" onClick={() => unshare.mutate(s.person)}>
-              {t("no longer")}
+              {t("Stop sharing")}
             </TextButton>
           </li>
         ))}
       </ul>
       {free.length > 0 && (
         <select
-          aria-label={`${title}: ${t("one more colleague")}`}
+          aria-label={`${title}: ${t("Add a colleague")}`}
           value=""
           className="mt-1 w-full rounded-corner border border-rule bg-sheet px-2 py-1 text-soft"
           onChange={(e) => e.target.value && share.mutate({ person: e.target.value, mayEdit: false })}
         >
-          <option value="">{t("one more colleague…")}</option>
+          <option value="">{t("Add a colleague…")}</option>
           {free.map((c) => (
             <option key={c.id} value={c.id}>
               {c.name}

@@ -17,7 +17,7 @@ export function Twins({ onChoose }: { onChoose: (prompt: string) => void }) {
     <>
       {twins.data && twins.data.length > 0 && (
         <section className="mt-6" aria-label={t("Equal questions")}>
-          <h2 className="mb-1 text-small font-semibold text-waiting">{t("Equal questions in your bank")}</h2>
+          <h2 className="mb-1 text-small font-semibold text-waiting">{t("Duplicates in your bank")}</h2>
           <ul>
             {twins.data.map((twin) => (
               <li key={twin.items.join()} className="border-b border-rule py-1 font-script">
@@ -30,7 +30,7 @@ export function Twins({ onChoose }: { onChoose: (prompt: string) => void }) {
       {near.data && near.data.length > 0 && (
         <section className="mt-6" aria-label={t("Nearly equal questions")}>
           <h2 className="mb-1 text-small font-semibold text-waiting">
-            {t("Nearly equal questions in your bank")}
+            {t("Similar questions in your bank")}
           </h2>
           <ul>
             {near.data.map((pair) => (
@@ -39,7 +39,7 @@ export function Twins({ onChoose }: { onChoose: (prompt: string) => void }) {
                 <span className="block">
                   {pair.otherPrompt} {see(pair.otherPrompt, t("see it"))}{" "}
                   <span className="font-sans text-small text-soft">
-                    {t("likeness {{n}}", { n: points(pair.likeness) })}
+                    {t("similarity {{n}}", { n: points(pair.likeness) })}
                   </span>
                 </span>
               </li>

@@ -28,7 +28,7 @@ export function Versions<V extends Version>({
             {children(v)}
             {onBack && v.version !== latest && (
               <TextButton className="block" onClick={() => onBack(v)}>
-                {t("make it the latest again")}
+                {t("Restore this version")}
               </TextButton>
             )}
           </li>

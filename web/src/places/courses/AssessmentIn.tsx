@@ -17,7 +17,7 @@ export function AssessmentIn({ course }: { course: string }) {
     <MarginPart title={t("An assessment from a file")}>
       <FileField accept=".json" label={t("An assessment file")} onFile={(f) => take.mutate(f)} />
       <p className="mt-1 text-small text-soft">
-        {t("The file that a key can be saved as. It becomes a new assessment of this course.")}
+        {t("A file from “Save the key as a file”. It becomes a new assessment in this course.")}
       </p>
       <Trouble error={take.error} />
     </MarginPart>

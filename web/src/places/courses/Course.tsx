@@ -45,7 +45,7 @@ function AssessmentRows({ course }: { course: string }) {
         <>
           {all.length === 0 && (
             <Empty title={t("No assessment yet.")}>
-              {t("Write a key, and it stands here with its line.")}
+              {t("Write a key. Its assessment appears here with its line.")}
             </Empty>
           )}
           <ul className="border-t border-rule">

@@ -27,7 +27,8 @@ export function Courses() {
               >
                 <strong>{c.title}</strong>{" "}
                 <span className="font-sans text-small text-soft">
-                  {t("{{n}} sections", { n: c.sections })} · {t("{{count}} students", { count: c.students })}
+                  {t("{{count}} sections", { count: c.sections })} ·{" "}
+                  {t("{{count}} students", { count: c.students })}
                 </span>
               </Link>
             ))}

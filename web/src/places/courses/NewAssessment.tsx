@@ -34,7 +34,7 @@ function NewAssessment({ course, onStop }: { course: string | undefined; onStop:
     <form onSubmit={submit} className="basis-full border-l-3 border-by-rule pl-4">
       <div className="flex flex-wrap items-end gap-3">
         <Field
-          label={t("What is it called?")}
+          label={t("Title of the assessment")}
           value={title}
           onChange={(e) => setTitle(e.target.value)}
           onKeyDown={(e) => e.key === "Escape" && onStop()}

@@ -34,14 +34,14 @@ export function RosterIn({ course }: { course: string }) {
     <MarginPart title={t("A roster from a file")}>
       <FileField accept=".csv,.txt,.tsv" label={t("A roster as CSV")} onFile={choose} />
       <p className="mt-1 text-small text-soft">
-        {t("Number, first name, surname, section; e-mail if you have it. Any order.")}
+        {t("Columns: number, first name, surname, section, and e-mail if you have it. In any order.")}
       </p>
       <Trouble error={preview.error ?? take.error} />
       {effect && file && (
         <div className="mt-2">
           <Note by={effect.faults.length > 0 ? "waiting" : "rule"}>
-            {t("{{count}} students", { count: effect.students })}, {t("{{n}} new here", { n: effect.isNew })}{" "}
-            · {effect.sections.join(", ")}
+            {t("{{count}} students", { count: effect.students })}, {t("{{n}} new", { n: effect.isNew })} ·{" "}
+            {effect.sections.join(", ")}
           </Note>
           {effect.faults.map((f) => (
             <p key={`${f.line}${f.message}`} className="text-small text-waiting">
@@ -50,14 +50,14 @@ export function RosterIn({ course }: { course: string }) {
           ))}
           {effect.faults.length === 0 && (
             <Button look="strong" onClick={() => take.mutate(file)} disabled={take.isPending}>
-              {t("Bring in {{n}}", { n: effect.students })}
+              {t("Bring in {{count}} students", { count: effect.students })}
             </Button>
           )}
         </div>
       )}
       {take.data && (
         <Note by="rule">
-          {t("{{count}} students", { count: take.data.students }) + t(" are on the rosters now.")}
+          {t("{{count}} students are now on the rosters.", { count: take.data.students })}
         </Note>
       )}
     </MarginPart>

@@ -7,8 +7,9 @@ import { MarginPart, Note, Sheet } from "../../parts/Sheet";
 import { Empty, Loaded } from "../../parts/States";
 import { Strip } from "../../parts/Strip";
 import { Work } from "../../parts/Work";
-import { t } from "../../text";
+import { locale, t } from "../../text";
 import { ago, day, moment, time } from "../../text/figures";
+import { fieldTime, zone } from "../../text/zone";
 import { useNewAssessment } from "../courses/NewAssessment";
 import { Troubles } from "./Troubles";
 
@@ -27,8 +28,8 @@ export function Desk() {
         <Sheet margin={<DeskMargin view={view} />}>
           <Heading piles={view.piles} />
           {view.piles.length === 0 && (
-            <Empty title={t("Nothing waits.")}>
-              {t("What comes to you from sittings, files and students will lie here as piles.")}
+            <Empty title={t("Nothing is waiting.")}>
+              {t("Answers, doubts and queries that need you will lie here in piles.")}
             </Empty>
           )}
           <ul>
@@ -46,15 +47,16 @@ export function Desk() {
 
 function Heading({ piles }: { piles: Pile[] }) {
   const now = new Date();
-  const weekday = new Intl.DateTimeFormat(undefined, { weekday: "long" }).format(now);
-  const part = now.getHours() < 12 ? t("morning") : now.getHours() < 18 ? t("afternoon") : t("evening");
+  const weekday = new Intl.DateTimeFormat(locale, { weekday: "long", timeZone: zone() }).format(now);
+  const hour = Number(fieldTime(now).slice(11, 13));
+  const part = hour < 12 ? t("morning") : hour < 18 ? t("afternoon") : t("evening");
   const oldest = piles.map((p) => p.since).find((s) => s !== null);
   const days = oldest ? Math.round((Date.now() - Date.parse(oldest)) / 86_400_000) : 0;
   return (
     <div className="px-6 pt-5 pb-4">
       <h1 className="inline font-script text-title font-semibold">{`${weekday} ${part}`}</h1>
       <p className="ml-3 inline text-soft">
-        {piles.length > 0 && t("{{count}} piles wait.", { count: piles.length })}{" "}
+        {piles.length > 0 && t("{{count}} piles are waiting.", { count: piles.length })}{" "}
         {days > 0 && t("The oldest is {{count}} days old.", { count: days })}
       </p>
     </div>
@@ -64,8 +66,8 @@ function Heading({ piles }: { piles: Pile[] }) {
 const WORDS = {
   READ: ["answers to read", "Read", "read", "text-waiting"],
   SETTLE: ["doubts to settle", "Settle", "settle", "text-waiting"],
-  QUERIES: ["queries from students", "Answer", "", "text-by-person"],
-  HAND_BACK: ["results ready", "Hand back", "hand-back", "text-by-rule"],
+  QUERIES: ["queries from students", "Reply", "", "text-by-person"],
+  HAND_BACK: ["results to hand back", "Hand back", "hand-back", "text-by-rule"],
 } as const;
 
 function PileRow({ pile }: { pile: Pile }) {
@@ -93,7 +95,7 @@ function PileRow({ pile }: { pile: Pile }) {
 
 function details(pile: Pile): string {
   if (pile.work === "HAND_BACK") {
-    return t("everything decided");
+    return t("all marks decided");
   }
   const parts = [];
   if (pile.since) {
@@ -134,7 +136,7 @@ function TakenNow({ taken }: { taken: Schemas["BeingTaken"][] }) {
             />
           </span>
           <span className="text-right text-small text-soft">
-            {t("{{in}} of {{all}} in", { in: s.in, all: s.expected })}
+            {t("{{in}} of {{all}} handed in", { in: s.in, all: s.expected })}
             {s.working > 0 && ` · ${t("{{n}} working", { n: s.working })}`}
           </span>
         </Link>
@@ -157,7 +159,7 @@ function Beginnings() {
         {t("Write a key")}
       </Button>
       <Button hotkey="I" onClick={bringIn}>
-        {t("Bring in answers")}
+        {t("Choose a course to bring in answers")}
       </Button>
       {begin.form}
     </div>
@@ -175,7 +177,7 @@ function DeskMargin({ view }: { view: Schemas["DeskView"] }) {
           ))}
         </MarginPart>
       )}
-      <MarginPart title={t("Asked by students")}>
+      <MarginPart title={t("Queries from students")}>
         {view.queries.length === 0 && <p className="text-soft">{t("Nobody asks about a mark.")}</p>}
         {view.queries.map((q) => (
           <Note key={q.id} by="person">
@@ -188,10 +190,10 @@ function DeskMargin({ view }: { view: Schemas["DeskView"] }) {
         ))}
       </MarginPart>
       {view.looked.length > 0 && (
-        <MarginPart title={t("Who has looked")}>
+        <MarginPart title={t("Results opened")}>
           {view.looked.map((l) => (
             <Note key={l.assessment}>
-              {t("{{n}} of {{all}} have looked at their result in", { n: l.seen, all: l.handedBack })}{" "}
+              {t("{{n}} of {{all}} have opened their result for", { n: l.seen, all: l.handedBack })}{" "}
               <Link to={`/a/${l.assessment}/hand-back`} className="font-script underline">
                 {l.title}
               </Link>

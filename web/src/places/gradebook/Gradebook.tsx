@@ -47,7 +47,7 @@ export function Gradebook() {
             </span>
           </div>
           {book.columns.length === 0 ? (
-            <Empty title={t("No figures yet.")}>
+            <Empty title={t("No scores yet.")}>
               {t("They stand here as soon as a student has handed in.")}
             </Empty>
           ) : (
@@ -153,7 +153,7 @@ function HowToRead() {
   return (
     <MarginPart title={t("How to read this")}>
       <p className="mb-2">
-        {t("Every figure is a percent as it stands at this moment. Choose one to see how it came about.")}
+        {t("Each number is the student's current percentage. Choose one to see how it was worked out.")}
       </p>
       <ul className="text-small">
         <li>

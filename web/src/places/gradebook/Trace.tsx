@@ -19,7 +19,7 @@ export function Trace({ attempt }: { attempt: string }) {
     <Loaded query={query}>
       {(trace) => (
         <>
-          <MarginPart title={t("How this number came about")}>
+          <MarginPart title={t("How this score was worked out")}>
             <p className="font-semibold">{trace.student}</p>
             <p>
               <Link to={`/a/${trace.assessment}/examine`} className="font-script underline">
@@ -33,8 +33,9 @@ export function Trace({ attempt }: { attempt: string }) {
             </p>
             <p className="text-small">{trace.because}</p>
             <p className="text-small text-soft">
-              {t(WAYS[trace.way as keyof typeof WAYS])} · {t("saw edition {{n}}", { n: trace.editionSeen })} ·{" "}
-              {t("scored under edition {{n}}", { n: trace.edition })}
+              {t(WAYS[trace.way as keyof typeof WAYS])} ·{" "}
+              {t("answered edition {{n}}", { n: trace.editionSeen })} ·{" "}
+              {t("scored with edition {{n}}", { n: trace.edition })}
               {trace.standing.provisional && ` · ${t("provisional")}`}
             </p>
           </MarginPart>
@@ -62,11 +63,11 @@ function TraceLine({ item }: { item: Schemas["TraceItem"] }) {
       </p>
       <MarkWithReason mark={item.mark} />
       <Mastered mark={item.mark} />
-      {item.counted === null && <p className="text-small text-soft">{t("does not count")}</p>}
+      {item.counted === null && <p className="text-small text-soft">{t("not counted")}</p>}
       {item.earlier.length > 0 && (
         <details className="text-small">
           <summary className="cursor-pointer text-soft">
-            {t("{{n}} before", { n: item.earlier.length })}
+            {t("{{count}} earlier marks", { count: item.earlier.length })}
           </summary>
           {item.earlier.map((m) => (
             <Note key={m.at}>

@@ -26,7 +26,7 @@ export function People() {
             margin={
               <MarginPart title={t("Find")}>
                 <Field
-                  label={t("A part of a name, number or address")}
+                  label={t("Part of a name, number or e-mail")}
                   value={words}
                   onChange={(e) => setWords(e.target.value)}
                 />

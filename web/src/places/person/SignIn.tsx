@@ -12,7 +12,9 @@ export function SignIn({ session }: { session: Schemas["Session"] }) {
     <main id="page" className="mx-auto grid max-w-5xl gap-x-16 gap-y-8 px-6 py-12 lg:grid-cols-[20rem_1fr]">
       <div>
         <h1 className="font-script text-[2rem] font-semibold">Scholion</h1>
-        <p className="mt-1 mb-8 text-soft">{t("Marks that are right, explained, and back in time.")}</p>
+        <p className="mt-1 mb-8 text-soft">
+          {t("Marks that are right, explained, and returned while they still help.")}
+        </p>
         <SignInForm onEnter={entered} />
         <p className="mt-10 text-small text-soft">
           <a className="underline" href="/notice.txt">
@@ -33,7 +35,9 @@ function DemoPeople({ onEnter }: { onEnter: (who: Schemas["Session"]) => void })
   });
   return (
     <section aria-label={t("People of the demo")} className="border-l-2 border-margin-line pl-6">
-      <p className="mb-4 text-soft">{t("This is a made-up school. Sign in as anybody, with one click.")}</p>
+      <p className="mb-4 text-soft">
+        {t("This is a made-up school. Click a name to sign in as that person.")}
+      </p>
       <Loaded query={people}>
         {(all) =>
           (["TEACHER", "ADMIN", "STUDENT"] as const).map((role) => (

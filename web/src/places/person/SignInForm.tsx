@@ -28,7 +28,7 @@ export function SignInForm({
   return (
     <form onSubmit={submit} className="grid gap-4">
       <Field
-        label={t("Name to sign in with")}
+        label={t("Sign-in name")}
         autoComplete="username"
         value={username}
         onChange={(e) => setUsername(e.target.value)}

@@ -100,20 +100,20 @@ function Editor({
             <Note by={open.length > 0 ? "waiting" : "standard"}>
               <p role="status">
                 {open.length > 0
-                  ? t("{{count}} older standards wait.", { count: open.length })
-                  : t("Every older standard is mapped or given up.")}
+                  ? t("{{count}} older standards are not mapped yet.", { count: open.length })
+                  : t("Every older standard is mapped or retired.")}
               </p>
             </Note>
             {open.some((l) => l.proposed.length > 0) && (
               <Button look="quiet" onClick={takeAll}>
-                {t("Take the best proposal for each")}
+                {t("Accept the best match for each")}
               </Button>
             )}
             <Trouble error={save.error} />
           </MarginPart>
           <p className="text-small text-soft">
             {t(
-              "Several new ones: it was split. The same new one for several: they were merged. None: it was given up.",
+              "One older standard to several new ones: split. Several older ones to the same new one: merged. To none: retired.",
             )}
           </p>
         </>
@@ -128,7 +128,7 @@ function Editor({
                 {t("Older")}
               </th>
               <th scope="col" className="font-normal">
-                {t("became")}
+                {t("becomes")}
               </th>
             </tr>
           </thead>
@@ -183,7 +183,7 @@ function Became({
           <span className="sr-only">{t("take it off")}</span>
         </button>
       ))}
-      {to?.length === 0 && <span className="text-soft">{t("given up")}</span>}
+      {to?.length === 0 && <span className="text-soft">{t("retired")}</span>}
       {to === null &&
         line.proposed.map((p) => (
           <button
@@ -192,7 +192,7 @@ function Became({
             className="rounded-corner border border-waiting px-2 py-0.5 text-left text-small"
             onClick={() => onChange([p.code])}
           >
-            <strong>{p.code}</strong> {p.text} <span className="text-soft">{p.likeness} %</span>
+            <strong>{p.code}</strong> {p.text} <span className="text-soft">{p.likeness}%</span>
           </button>
         ))}
       <select
@@ -201,7 +201,7 @@ function Became({
         className="rounded-corner border border-rule bg-sheet text-small text-soft"
         onChange={(e) => e.target.value && onChange([...taken, e.target.value])}
       >
-        <option value="">{t("another…")}</option>
+        <option value="">{t("Add a standard…")}</option>
         {standards
           .filter((s) => !taken.includes(s.code))
           .map((s) => (
@@ -212,11 +212,11 @@ function Became({
       </select>
       {to === null ? (
         <TextButton className="text-small text-soft" onClick={() => onChange([])}>
-          {t("given up")}
+          {t("retired")}
         </TextButton>
       ) : (
         <TextButton className="text-small text-soft" onClick={() => onChange(null)}>
-          {t("open again")}
+          {t("Clear")}
         </TextButton>
       )}
     </div>

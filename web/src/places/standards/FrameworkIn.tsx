@@ -35,7 +35,7 @@ export function FrameworkIn() {
     onSuccess: made,
   });
   return (
-    <MarginPart title={t("Another framework")}>
+    <MarginPart title={t("Add a framework")}>
       <div className="mb-2 flex gap-2">
         <Field
           label={t("Title")}
@@ -61,7 +61,7 @@ export function FrameworkIn() {
         )}
       </p>
       <Button look="quiet" disabled={title.trim() === "" || begin.isPending} onClick={() => begin.mutate()}>
-        {t("Begin an empty one")}
+        {t("Start an empty one")}
       </Button>
       <Trouble error={take.error ?? begin.error} />
     </MarginPart>

@@ -24,17 +24,17 @@ export function Outdated({ older, newer }: { older: string; newer: string }) {
   });
   return (
     <section className="mt-6" aria-label={t("Outdated tags")}>
-      <h2 className="mb-2 font-semibold">{t("Items whose tags are outdated")}</h2>
+      <h2 className="mb-2 font-semibold">{t("Items that still use older standards")}</h2>
       <Trouble error={take.error} />
       <Loaded query={query}>
         {(all) => {
           const ready = all.filter((o) => o.proposed.length > 0);
           return all.length === 0 ? (
-            <p className="text-soft">{t("None of your papers and none of your items in the bank.")}</p>
+            <p className="text-soft">{t("None of your assessments or bank items use them.")}</p>
           ) : (
             <>
               <Button disabled={ready.length === 0 || take.isPending} onClick={() => take.mutate(ready)}>
-                {t("Carry over {{count}} items", { count: ready.length })}
+                {t("Update {{count}} items", { count: ready.length })}
               </Button>
               <ul className="mt-2">
                 {all.map((o) => (
@@ -60,7 +60,7 @@ export function Outdated({ older, newer }: { older: string; newer: string }) {
                       disabled={o.proposed.length === 0 || take.isPending}
                       onClick={() => take.mutate([o])}
                     >
-                      {t("carry over")}
+                      {t("Update")}
                     </TextButton>
                   </li>
                 ))}

@@ -31,7 +31,7 @@ export function Standards() {
                         >
                           {f.title} {f.version}{" "}
                           <span className="text-small font-normal text-soft">
-                            {t("{{n}} standards", { n: f.standards })}
+                            {t("{{count}} standards", { count: f.standards })}
                           </span>
                         </Link>
                       </li>
@@ -66,7 +66,7 @@ function Earlier({ chosen, all }: { chosen: Schemas["FrameworkLine"]; all: Schem
     return null;
   }
   return (
-    <MarginPart title={t("What the older standards became")}>
+    <MarginPart title={t("Crosswalks to this version")}>
       <ul>
         {others.map((f) => (
           <li key={f.id}>

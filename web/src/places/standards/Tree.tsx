@@ -72,12 +72,12 @@ function EditableTree({ view }: { view: Schemas["FrameworkView"] }) {
                   setEditing(false);
                 }}
               >
-                {t("Leave it as it was")}
+                {t("Discard changes")}
               </Button>
             </>
           ) : (
             <Button look="quiet" onClick={() => setEditing(true)}>
-              {t("Change the tree")}
+              {t("Edit the tree")}
             </Button>
           )}
         </span>
@@ -128,7 +128,7 @@ function EditableTree({ view }: { view: Schemas["FrameworkView"] }) {
           <TextButton
             onClick={() => set([...file.standards, { code: nextCode(file.standards, undefined), text: "" }])}
           >
-            {t("another standard at the top")}
+            {t("Add a top-level standard")}
           </TextButton>
         </div>
       )}
@@ -157,13 +157,13 @@ function Row({
         onBlur={() => onChange(recoded(standards, standard.code, code))}
       />
       <input
-        aria-label={t("words of {{code}}", { code: standard.code })}
+        aria-label={t("Text of {{code}}", { code: standard.code })}
         value={standard.text}
         className="min-w-40 flex-1 bg-sheet font-script"
         onChange={(e) => change({ ...standard, text: e.target.value })}
       />
       <select
-        aria-label={t("what {{code}} stands under", { code: standard.code })}
+        aria-label={t("Parent of {{code}}", { code: standard.code })}
         value={standard.parent ?? ""}
         className="rounded-corner border border-rule bg-sheet text-small text-soft"
         onChange={(e) => change(under(standard, e.target.value || undefined))}
@@ -184,7 +184,7 @@ function Row({
           ])
         }
       >
-        {t("one below")}
+        {t("Add below")}
       </TextButton>
       <TextButton
         className="text-small text-soft"

@@ -36,7 +36,7 @@ export function WorkWith({ framework }: { framework: string }) {
     return null;
   }
   return (
-    <MarginPart title={t("Courses that work with it")}>
+    <MarginPart title={t("Courses that use it")}>
       <ul>
         {courses.data.map((c) => {
           const on = view.data?.courses.some((v) => v.id === c.id) ?? false;
@@ -48,7 +48,7 @@ export function WorkWith({ framework }: { framework: string }) {
                 className="text-small underline"
                 onClick={() => (on ? leave.mutate(c.id) : use.mutate(c.id))}
               >
-                {on ? t("no longer") : t("from now on")}
+                {on ? t("Stop using") : t("Use")}
               </TextButton>
             </li>
           );

@@ -40,7 +40,7 @@ export function AnswerField({
         <MathsField
           label={t("Your answer")}
           value={typeof answer === "string" ? answer : ""}
-          placeholder={t("as you write it: 2x(x+3), x², √2, 3/4")}
+          placeholder={t("Type it like this: 2x(x+3), x², √2, 3/4")}
           onChange={onAnswer}
         />
       );
@@ -60,7 +60,7 @@ export function AnswerField({
           />
           {item.kind === "number" && (
             <p className="mt-1 text-small text-soft">
-              {item.withUnit ? t("A number, with its unit.") : t("A number.")}
+              {item.withUnit ? t("Type a number and its unit.") : t("Type a number.")}
             </p>
           )}
         </>
@@ -105,10 +105,10 @@ function Choices({
         </label>
       ))}
       <p className="mt-2 text-small text-soft">
-        {several ? t("Up to {{n}} may be chosen.", { n: item.max }) : t("Choose one.")}
+        {several ? t("Choose up to {{n}}.", { n: item.max }) : t("Choose one.")}
         {chosen.length > 0 && (
           <button type="button" className="ml-3 min-h-8 underline" onClick={() => onChosen([])}>
-            {t("take it back")}
+            {t("Clear my choice, Remove")}
           </button>
         )}
       </p>
@@ -139,7 +139,7 @@ function OpenAnswer({
       <p className={`mt-1 text-small ${over ? "font-semibold text-waiting" : "text-soft"}`}>
         {item.maxWords === null
           ? t("{{count}} words", { count: words })
-          : t("{{n}} words of at most {{max}}", { n: words, max: item.maxWords })}
+          : t("{{count}} words; at most {{max}}", { count: words, max: item.maxWords })}
       </p>
     </>
   );

@@ -19,7 +19,7 @@ export function WorkingAnswer({
     <>
       <p className="mb-2 font-script text-words">{item.given}</p>
       <textarea
-        aria-label={t("Your working, a line for each step")}
+        aria-label={t("Your working, one line for each step")}
         value={lines.join("\n")}
         rows={Math.max(5, lines.length + 1)}
         autoCapitalize="off"
@@ -28,7 +28,7 @@ export function WorkingAnswer({
         onChange={(e) => onLines(e.target.value === "" ? [] : e.target.value.split("\n"))}
       />
       <p className="mt-1 text-small text-soft">
-        {t("A line for each step, as you write it: 2x(x+3), x², √2, 3/4.")}
+        {t("One line for each step, typed like this: 2x(x+3), x², √2, 3/4.")}
       </p>
     </>
   );
@@ -48,7 +48,7 @@ export function CorrectionAnswer({
     <>
       <p className="mb-2 font-script text-words">{item.given}</p>
       <textarea
-        aria-label={t("The sentence, put right")}
+        aria-label={t("The corrected sentence")}
         value={text}
         rows={3}
         className={BOX}
@@ -56,7 +56,7 @@ export function CorrectionAnswer({
       />
       {text === "" && (
         <button type="button" className="min-h-11 text-small underline" onClick={() => onText(item.given)}>
-          {t("copy it down here")}
+          {t("Copy the sentence here")}
         </button>
       )}
     </>
@@ -83,12 +83,12 @@ export function PairsAnswer({
           <span className="min-w-32 flex-1 font-script text-words">{l.text || l.id}</span>
           {item.perLeft === 1 ? (
             <select
-              aria-label={t("{{left}} belongs to", { left: l.text || l.id })}
+              aria-label={t("{{left}} goes with", { left: l.text || l.id })}
               className="min-h-11 flex-1 rounded-corner border border-ink bg-sheet px-2 text-body"
               value={of(l.id)[0] ?? ""}
               onChange={(e) => put(l.id, e.target.value === "" ? [] : [e.target.value])}
             >
-              <option value="">{t("choose")}</option>
+              <option value="">{t("Choose…")}</option>
               {item.right.map((r) => (
                 <option key={r.id} value={r.id}>
                   {r.text || r.id}
@@ -97,7 +97,7 @@ export function PairsAnswer({
             </select>
           ) : (
             <fieldset className="flex flex-1 flex-wrap gap-3">
-              <legend className="sr-only">{t("{{left}} belongs to", { left: l.text || l.id })}</legend>
+              <legend className="sr-only">{t("{{left}} goes with", { left: l.text || l.id })}</legend>
               {item.right.map((r) => {
                 const chosen = of(l.id);
                 const on = chosen.includes(r.id);
@@ -150,7 +150,7 @@ export function OrderAnswer({
               type="button"
               className={STEP}
               disabled={i === 0}
-              aria-label={t("{{step}}: earlier", { step: name(id) })}
+              aria-label={t("Move {{step}} up", { step: name(id) })}
               onClick={() => move(i, -1)}
             >
               ↑
@@ -159,7 +159,7 @@ export function OrderAnswer({
               type="button"
               className={STEP}
               disabled={i === ids.length - 1}
-              aria-label={t("{{step}}: later", { step: name(id) })}
+              aria-label={t("Move {{step}} down", { step: name(id) })}
               onClick={() => move(i, 1)}
             >
               ↓
@@ -167,7 +167,7 @@ export function OrderAnswer({
             <button
               type="button"
               className={STEP}
-              aria-label={t("{{step}}: take it back", { step: name(id) })}
+              aria-label={t("Remove {{step}}", { step: name(id) })}
               onClick={() => onIds(ids.filter((other) => other !== id))}
             >
               ×

@@ -30,7 +30,9 @@ export function AnswerSheet({
   };
   return (
     <>
-      <p className="text-small text-soft">{t("The questions are on your paper. A row for each of them:")}</p>
+      <p className="text-small text-soft">
+        {t("The questions are on your printed paper. Answer each one in its row.")}
+      </p>
       <ol ref={list} className="mt-2">
         {rows.map((item, at) => (
           <li key={item.id} className="border-b border-rule">

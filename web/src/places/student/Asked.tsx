@@ -17,7 +17,7 @@ export function Asked({ item }: { item: Item }) {
   return (
     <>
       {inline ? (
-        <h2 className="my-3 text-small text-soft">{t("Fill in what is missing.")}</h2>
+        <h2 className="my-3 text-small text-soft">{t("Fill in the blanks.")}</h2>
       ) : (
         <h2 className="my-3 font-script text-[1.25rem] leading-snug">
           {item.body ? <Rich html={item.body} /> : <span className="whitespace-pre-wrap">{item.prompt}</span>}
@@ -25,7 +25,7 @@ export function Asked({ item }: { item: Item }) {
       )}
       {item.criteria.length > 0 && (
         <details className="mb-3">
-          <summary className="min-h-8 text-small underline">{t("How it will be read")}</summary>
+          <summary className="min-h-8 text-small underline">{t("How this answer will be marked")}</summary>
           {item.criteria.map((c) => (
             <div key={c.title} className="mt-2">
               <strong>{c.title}</strong>
@@ -63,7 +63,7 @@ export function Hint({ hint }: { hint: string }) {
     <p className="mt-4 border-l-3 border-rule pl-3 font-script">{hint}</p>
   ) : (
     <button type="button" className="mt-4 min-h-11 text-small underline" onClick={() => setOpen(true)}>
-      {t("show a hint")}
+      {t("Show a hint")}
     </button>
   );
 }

@@ -36,15 +36,15 @@ export function CheckAndHandIn({
         title={
           blank.length === 0
             ? t("Every question has an answer.")
-            : t("{{count}} answers are not given", { count: blank.length })
+            : t("{{count}} questions have no answer", { count: blank.length })
         }
         questions={blank}
         onGo={onGo}
       />
       {flagged.length > 0 && (
-        <Places title={t("You wanted to come back to")} questions={flagged} onGo={onGo} />
+        <Places title={t("You wanted to come back to these:")} questions={flagged} onGo={onGo} />
       )}
-      <p className="mt-6 text-soft">{t("After handing in, your answers stay as they are.")}</p>
+      <p className="mt-6 text-soft">{t("After you hand in, you cannot change your answers.")}</p>
       <Trouble error={error} />
       <Button
         look="strong"

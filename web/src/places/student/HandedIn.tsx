@@ -19,14 +19,14 @@ export function HandedIn({ paper }: { paper: Paper }) {
       <p className="my-4" role="status">
         {paper.handedIn
           ? t(
-              "You have handed this in. Your answers stay as they are; the result comes when your teacher hands it back.",
+              "You have handed this in. You cannot change your answers now. Your result will be here when your teacher hands it back.",
             )
           : t("Time is up. Everything that was saved counts and is being handed in for you.")}
       </p>
       <LateState saver={saver} />
       {!paper.open && <p className="my-4 text-soft">{t("The questions cannot be seen now.")}</p>}
       <Link to="/todo" className="underline">
-        {t("To what else there is to do")}
+        {t("Back to To do")}
       </Link>
       {paper.open && <ReadAgain paper={paper} />}
     </main>
@@ -40,7 +40,7 @@ function ReadAgain({ paper }: { paper: Paper }) {
       {paper.questions.map((q) => (
         <p key={q.file} className="mt-3">
           <a className="underline" href={fileUrl(q.file)} target="_blank" rel="noreferrer">
-            {q.name || t("open")}
+            {q.name || t("Open the question paper")}
           </a>
         </p>
       ))}

@@ -30,7 +30,7 @@ export function Result() {
               <Link to="/results" className="underline">
                 {t("Results")}
               </Link>{" "}
-              · {t("handed back {{when}}", { when: moment(view.handedAt) })}
+              · {t("Handed back {{when}}", { when: moment(view.handedAt) })}
             </p>
             <ResultPage
               result={view.result}
@@ -41,7 +41,7 @@ export function Result() {
                 <Ask id={result} items={view.result.items} onDone={() => setAsking(false)} />
               ) : (
                 <Button className="min-h-11 w-full justify-center sm:w-auto" onClick={() => setAsking(true)}>
-                  {t("I have a question about a mark")}
+                  {t("Ask about a mark")}
                 </Button>
               )}
             </div>
@@ -60,7 +60,7 @@ function Asked({ queries, item }: { queries: Schemas["AskedQuery"][]; item: stri
         <Note by={q.reply ? "person" : "waiting"}>
           <em className="font-script">“{q.words}”</em>
           <span className="block">
-            {q.reply ?? <span className="text-waiting">{t("waits for your teacher")}</span>}
+            {q.reply ?? <span className="text-waiting">{t("Waiting for your teacher's reply")}</span>}
           </span>
         </Note>
       </div>
@@ -86,9 +86,9 @@ function Ask({ id, items, onDone }: { id: string; items: Schemas["ResultItem"][]
     },
   });
   return (
-    <section aria-label={t("I have a question about a mark")} className="border-l-3 border-by-person pl-4">
+    <section aria-label={t("Ask about a mark")} className="border-l-3 border-by-person pl-4">
       <label className="mb-3 block text-small font-semibold text-soft">
-        <span className="mb-1 block">{t("Which mark?")}</span>
+        <span className="mb-1 block">{t("Which question is it about?")}</span>
         <select
           value={item}
           onChange={(e) => setItem(e.target.value)}
@@ -102,7 +102,7 @@ function Ask({ id, items, onDone }: { id: string; items: Schemas["ResultItem"][]
         </select>
       </label>
       <Area
-        label={t("What do you ask?")}
+        label={t("What would you like to ask?")}
         value={words}
         rows={3}
         onChange={(e) => setWords(e.target.value)}
@@ -116,7 +116,7 @@ function Ask({ id, items, onDone }: { id: string; items: Schemas["ResultItem"][]
           disabled={!words.trim() || ask.isPending}
           onClick={() => ask.mutate()}
         >
-          {t("Send it to my teacher")}
+          {t("Send to my teacher")}
         </Button>
         <Button look="quiet" className="min-h-11" onClick={onDone}>
           {t("Not now")}

@@ -15,8 +15,8 @@ export function Results() {
         {(all) => (
           <>
             {all.length === 0 && (
-              <Empty title={t("No result yet.")}>
-                {t("When your teacher hands something back, it stands here.")}
+              <Empty title={t("No results yet.")}>
+                {t("When your teacher hands something back, you will find it here.")}
               </Empty>
             )}
             <ul className="border-t border-rule">

@@ -90,7 +90,7 @@ function Taking({ paper }: { paper: Paper }) {
   });
   useKeys([
     ["ArrowRight", t("next question"), () => go(at + 1)],
-    ["ArrowLeft", t("earlier question"), () => go(at - 1)],
+    ["ArrowLeft", t("previous question"), () => go(at - 1)],
   ]);
   return (
     <div className="mx-auto flex min-h-dvh max-w-2xl flex-col border-rule bg-sheet sm:border-x">
@@ -101,7 +101,7 @@ function Taking({ paper }: { paper: Paper }) {
         </div>
         {paper.questions.length > 0 && (
           <p className="mt-1 text-small">
-            {t("The questions:")}{" "}
+            {t("Question paper:")}{" "}
             {paper.questions.map((q) => (
               <a
                 key={q.file}
@@ -110,7 +110,7 @@ function Taking({ paper }: { paper: Paper }) {
                 target="_blank"
                 rel="noreferrer"
               >
-                {q.name || t("open")}
+                {q.name || t("Open the question paper")}
               </a>
             ))}
           </p>
@@ -190,7 +190,7 @@ function Taking({ paper }: { paper: Paper }) {
                 className={`mt-5 min-h-11 rounded-corner px-2 ${current.flagged ? "bg-waiting-wash font-semibold text-waiting" : "text-soft"}`}
               >
                 <span aria-hidden="true">⚐ </span>
-                {current.flagged ? t("you want to come back to this") : t("come back to this")}
+                {current.flagged ? t("Come back to this") : t("Come back to this")}
               </button>
             )}
           </section>
@@ -210,7 +210,7 @@ function Taking({ paper }: { paper: Paper }) {
         <SavedState saver={saver} />
         <div className="mt-2 grid grid-cols-[1fr_2fr] gap-3">
           <Button className="min-h-11 justify-center" disabled={at === 0} onClick={() => go(at - 1)}>
-            {t("Earlier")}
+            {t("Previous")}
           </Button>
           {at < pages.length && (
             <Button look="strong" className="min-h-11 justify-center" onClick={() => go(at + 1)}>
@@ -233,8 +233,8 @@ function SavedState({ saver }: { saver: ReturnType<typeof useAutosave> }) {
     <p role="status" className={`text-small ${offline ? "text-waiting" : "text-soft"}`}>
       {offline ? (
         <>
-          <strong>{t("No connection. Go on:")}</strong>{" "}
-          {t("{{count}} answers are kept on this device and sent as soon as it is back.", {
+          <strong>{t("No connection. You can keep working.")}</strong>{" "}
+          {t("{{count}} answers are saved on this device. They will be sent when the connection is back.", {
             count: saver.unsent,
           })}
         </>
@@ -243,7 +243,7 @@ function SavedState({ saver }: { saver: ReturnType<typeof useAutosave> }) {
       ) : saver.savedAt ? (
         t("Saved")
       ) : (
-        t("Everything you write is saved as you go.")
+        t("Everything you answer is saved as you go.")
       )}
     </p>
   );
@@ -262,7 +262,7 @@ function TimeLeft({ deadline }: { deadline: string }) {
   return (
     <span className={`font-semibold ${left < 300 ? "text-waiting" : ""}`}>
       <span className="sr-only">{t("time left")} </span>
-      {left > 0 ? stretch(left) : t("time is over")}
+      {left > 0 ? stretch(left) : t("time is up")}
     </span>
   );
 }

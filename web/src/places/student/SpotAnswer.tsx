@@ -32,7 +32,7 @@ export function SpotAnswer({
     e.stopPropagation();
   };
   if (!item.picture) {
-    return <p className="text-soft">{t("There is no picture here yet.")}</p>;
+    return <p className="text-soft">{t("The picture is missing. Tell your teacher.")}</p>;
   }
   return (
     <>
@@ -41,7 +41,10 @@ export function SpotAnswer({
         role="application"
         // biome-ignore lint/a11y/noNoninteractiveTabindex: places are set with keys as well
         tabIndex={0}
-        aria-label={t("picture: {{alt}}. The arrows move a cross, Enter sets a place.", { alt: item.alt })}
+        aria-label={t(
+          "Picture: {{alt}}. Move the cross with the arrow keys and press Enter to choose a place.",
+          { alt: item.alt },
+        )}
         className="group relative cursor-crosshair border border-ink"
         onKeyDown={onKey}
         onClick={(e) => {
@@ -71,7 +74,7 @@ export function SpotAnswer({
       <ul aria-live="polite">
         {points.map(([x, y], i) => (
           <li key={`${x} ${y} ${i}`} className="flex items-center gap-3 py-1 text-small">
-            {t("place {{n}}: {{x}} % from the left, {{y}} % from the top", {
+            {t("Place {{n}}: {{x}}% from the left, {{y}}% from the top", {
               n: i + 1,
               x: Math.round(Number(x) * 100),
               y: Math.round(Number(y) * 100),
@@ -81,12 +84,14 @@ export function SpotAnswer({
               className="min-h-11 px-2 underline"
               onClick={() => onPoints(points.filter((_, n) => n !== i))}
             >
-              {t("take it back")}
+              {t("Clear my choice, Remove")}
             </button>
           </li>
         ))}
       </ul>
-      {points.length === 0 && <p className="mt-1 text-small text-soft">{t("Click or touch the place.")}</p>}
+      {points.length === 0 && (
+        <p className="mt-1 text-small text-soft">{t("Click or tap each place you want to show.")}</p>
+      )}
     </>
   );
 }

@@ -42,8 +42,8 @@ export function ToDo() {
         {(all) => (
           <>
             {all.length === 0 && (
-              <Empty title={t("Nothing to do now.")}>
-                {t("When your teacher gives something out, it stands here.")}
+              <Empty title={t("Nothing to do at the moment.")}>
+                {t("When your teacher gives you something to do, it will appear here.")}
               </Empty>
             )}
             {all
@@ -70,7 +70,7 @@ export function ToDo() {
                       disabled={begin.isPending}
                       onClick={() => begin.mutate(line.sitting)}
                     >
-                      {line.stage === "OPEN" ? t("Begin") : t("Go on")}
+                      {line.stage === "OPEN" ? t("Begin") : t("Continue")}
                     </Button>
                   )}
                 </li>
@@ -97,11 +97,11 @@ function when(line: Line): string {
     case "IN":
       return t("handed in");
     case "MISSED":
-      return t("closed {{when}}, nothing handed in", { when: moment(line.closes) });
+      return t("closed {{when}}, not handed in", { when: moment(line.closes) });
     default:
       return (
         t("closes {{when}}", { when: moment(line.closes) }) +
-        (line.minutes ? ` · ${t("{{n}} minutes", { n: line.minutes })}` : "")
+        (line.minutes ? ` · ${t("{{count}} minutes", { count: line.minutes })}` : "")
       );
   }
 }

@@ -45,7 +45,7 @@ export function BringIn() {
           <MarginPart title={t("The file")}>
             <FileField
               accept=".csv,.tsv,.txt"
-              label={t("A file with a row a student and a column a question")}
+              label={t("A file with one row per student and one column per question")}
               onFile={(f) => look(f, [])}
             />
           </MarginPart>
@@ -66,7 +66,7 @@ export function BringIn() {
                 disabled={view.faults.length > 0 || view.students === 0 || take.isPending}
                 onClick={() => take.mutate(file)}
               >
-                {t("Bring in {{n}}", { n: view.students })}
+                {t("Bring in answers from {{count}} students", { count: view.students })}
               </Button>
               <Link to={`/a/${assessment}/collect`} className="ml-3 underline">
                 {t("Not now")}
@@ -81,7 +81,7 @@ export function BringIn() {
       ) : (
         <Empty title={t("Bring answers in from a file.")}>
           {t(
-            "A CSV with a row a student: one column says who (number, e-mail or name), the others are the questions, by number, id or their full text. In any order. Nothing is taken before you have seen what it would bring.",
+            "A CSV file with one row per student. One column identifies the student by number, e-mail or name. The others are questions, named by number, id or full text, in any order. You see everything before anything is brought in.",
           )}
         </Empty>
       )}
@@ -103,31 +103,32 @@ function WhatComesIn({
   const questions = view.columns.filter((c) => c.use === "ITEM").length;
   const out = view.columns.filter((c) => c.use === "LEFT_OUT");
   return (
-    <MarginPart title={t("What will come in")}>
+    <MarginPart title={t("What will be brought in")}>
       <div aria-live="polite">
         <Note by="rule">
-          {t("{{count}} students", { count: view.students })}, {t("{{n}} questions", { n: questions })}
+          {t("{{count}} students", { count: view.students })},{" "}
+          {t("{{count}} questions", { count: questions })}
         </Note>
         {view.faults.length > 0 && (
           <Note by="waiting">
-            <strong className="text-waiting">
-              {t("{{n}} things do not fit", { n: view.faults.length })}
-            </strong>
+            <strong className="text-waiting">{t("{{count}} problems", { count: view.faults.length })}</strong>
             <br />
-            {t("Put them right in the file, or leave their lines out. Nothing comes in half.")}
+            {t(
+              "Correct them in the file, or skip those rows. Nothing is brought in until every row is right or skipped.",
+            )}
           </Note>
         )}
       </div>
       {out.length > 0 && (
         <Note>
-          {t("Left out, being no question of this paper:")} {out.map((c) => c.name).join(" · ")}
+          {t("Columns not used (they match no question):")} {out.map((c) => c.name).join(" · ")}
         </Note>
       )}
       {view.missing.length > 0 && (
         <Note>
           <details>
             <summary className="cursor-pointer">
-              {t("{{n}} of the rosters are not in it", { n: view.missing.length })}
+              {t("{{count}} students on the roster are not in the file", { count: view.missing.length })}
             </summary>
             <p className="text-small">{view.missing.join(" · ")}</p>
           </details>
@@ -135,13 +136,13 @@ function WhatComesIn({
       )}
       {leaveOut.length > 0 && (
         <Note>
-          {t("Lines that you leave out:")}{" "}
+          {t("Skipped rows:")}{" "}
           {leaveOut.map((l) => (
             <TextButton
               key={l}
               className="mr-2 underline"
               onClick={() => onBack(l)}
-              title={t("take it in after all")}
+              title={t("Stop skipping row {{line}}")}
             >
               {l}
             </TextButton>
@@ -188,7 +189,7 @@ function Table({ view, name, onLeaveOut }: { view: View; name: string; onLeaveOu
                       ? t("student")
                       : c.use === "ITEM"
                         ? `${t("question")} ${c.item}`
-                        : t("left out")}
+                        : t("not used")}
                   </span>
                   <span className="block font-normal text-soft">{c.name}</span>
                 </th>
@@ -209,7 +210,9 @@ function Table({ view, name, onLeaveOut }: { view: View; name: string; onLeaveOu
         </table>
       </section>
       {view.lines > view.rows.length && (
-        <p className="px-5 py-2 text-soft">{t("{{n}} more rows", { n: view.lines - view.rows.length })}</p>
+        <p className="px-5 py-2 text-soft">
+          {t("{{count}} more rows", { count: view.lines - view.rows.length })}
+        </p>
       )}
     </>
   );
@@ -247,7 +250,7 @@ function FileRow({
               </span>
             ))}
             <TextButton className="underline" onClick={() => onLeaveOut(row.line)}>
-              {t("leave line {{line}} out", { line: row.line })}
+              {t("Skip row {{line}}", { line: row.line })}
             </TextButton>
           </td>
         </tr>

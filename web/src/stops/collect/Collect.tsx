@@ -13,6 +13,7 @@ import { sectionQuery, useWhere } from "../Assessment";
 import { GiveOut } from "../key/GiveOut";
 import { LateAnswers } from "./LateAnswers";
 import { SeenAfterwards } from "./PaperAfter";
+import { SittingTimes } from "./SittingTimes";
 
 type Row = Schemas["MonitorRow"];
 type View = Schemas["MonitorView"];
@@ -34,8 +35,8 @@ export function Collect() {
       {(view) => (
         <Sheet margin={<CollectMargin assessment={assessment} view={view} />}>
           {view.sittings.length === 0 ? (
-            <Empty title={t("Nobody has this yet.")}>
-              {t("Give it out to a section in the margin, or bring answers in from a file.")}
+            <Empty title={t("Not given out yet.")}>
+              {t("Give it out to a section in the margin, or bring in answers from a file.")}
             </Empty>
           ) : (
             <>
@@ -56,10 +57,10 @@ function Counts({ view }: { view: View }) {
     <div className="flex flex-wrap items-center gap-x-6 gap-y-2 border-b border-rule px-5 py-2">
       <p aria-live="polite" className="flex gap-6 text-soft">
         <span>
-          <strong className={`${big} text-ink`}>{view.in}</strong> {t("in")}
+          <strong className={`${big} text-ink`}>{view.in}</strong> {t("handed in")}
         </span>
         <span>
-          <strong className={`${big} text-ink`}>{view.working}</strong> {t("working")}
+          <strong className={`${big} text-ink`}>{view.working}</strong> {t("in progress")}
         </span>
         <span>
           <strong className={`${big} text-waiting`}>{view.notStarted}</strong> {t("not started")}
@@ -107,7 +108,7 @@ function Closing({ sitting }: { sitting: Schemas["SittingLine"] }) {
         )}
       </span>
       <Button onClick={() => more.mutate()} disabled={more.isPending}>
-        {left > 0 ? t("Add 10 minutes") : t("Open for 10 more minutes")}
+        {left > 0 ? t("Add 10 minutes") : t("Reopen for 10 minutes")}
       </Button>
       <Trouble error={more.error} />
     </>
@@ -167,12 +168,12 @@ function StudentRow({ row }: { row: Row }) {
       </td>
       <td className="text-small text-soft">{row.lastChange ? time(row.lastChange) : "–"}</td>
       <td className="pr-5 text-right font-semibold whitespace-nowrap">
-        {row.stage === "IN" && t("in")}
-        {row.stage === "WORKING" && <span className="text-waiting">{t("working")}</span>}
+        {row.stage === "IN" && t("handed in")}
+        {row.stage === "WORKING" && <span className="text-waiting">{t("in progress")}</span>}
         {row.stage === "NOT_STARTED" && <span className="text-soft">{t("not started")}</span>}
         {row.stage === "WORKING" && row.stuck !== null && (
           <span className="block text-small font-normal text-soft">
-            {t("{{n}} min quiet", { n: row.stuck })}
+            {t("no change for {{n}} min", { n: row.stuck })}
           </span>
         )}
       </td>
@@ -184,29 +185,37 @@ function CollectMargin({ assessment, view }: { assessment: string; view: View })
   const stuck = view.rows.filter((r) => r.stage === "WORKING" && r.stuck !== null);
   return (
     <>
-      <MarginPart title={t("Ways in")}>
+      <MarginPart title={t("How answers come in")}>
         <Note by="rule">
           <strong>{t("On screen")}</strong> ·{" "}
-          {view.sittings.length > 0
-            ? t("students of the section find it under To do")
-            : t("as soon as it is given out")}
+          {view.sittings.length > 0 ? t("students find it under To do") : t("available once it is given out")}
         </Note>
         <Note>
           <Link to={`/a/${assessment}/bring-in`} className="font-semibold underline">
             {t("From a file")}
           </Link>{" "}
-          · {t("a row a student, columns in any order")}
+          · {t("one row per student, columns in any order")}
         </Note>
       </MarginPart>
       {stuck.map((r) => (
-        <MarginPart key={r.student} title={t("{{name}} seems stuck", { name: `${r.given} ${r.family}` })}>
+        <MarginPart key={r.student} title={t("{{name}} may be stuck", { name: `${r.given} ${r.family}` })}>
           <Note by="waiting">
-            {t("No change for {{n}} minutes", { n: r.stuck })}
-            {r.at !== null && t(" at question {{n}}", { n: r.at + 1 })}.
+            {r.at === null
+              ? t("No change for {{count}} minutes.", { count: r.stuck })
+              : t("No change for {{count}} minutes at question {{n}}.", { count: r.stuck, n: r.at + 1 })}
           </Note>
         </MarginPart>
       ))}
-      {view.sittings.length > 0 && <SeenAfterwards sittings={view.sittings} />}
+      {view.sittings.length > 0 && (
+        <>
+          <SittingTimes
+            assessment={assessment}
+            sittings={view.sittings}
+            begun={new Set(view.rows.filter((r) => r.stage !== "NOT_STARTED").map((r) => r.section))}
+          />
+          <SeenAfterwards sittings={view.sittings} />
+        </>
+      )}
       <GiveOut assessment={assessment} />
     </>
   );

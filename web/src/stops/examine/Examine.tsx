@@ -29,8 +29,8 @@ export function Examine() {
       {(view) =>
         view.test.n === 0 ? (
           <Sheet margin={null}>
-            <Empty title={t("No figures yet.")}>
-              {t("They stand here as soon as students have handed in.")}
+            <Empty title={t("Nothing to examine yet.")}>
+              {t("Figures appear here as soon as students hand in.")}
             </Empty>
           </Sheet>
         ) : (
@@ -54,8 +54,8 @@ function Figures({ assessment, view }: { assessment: string; view: View }) {
   };
   const step = (by: number) => choose(view.items[view.items.indexOf(chosen as ItemLine) + by]?.item);
   useKeys([
-    ["j", t("next item"), () => step(1)],
-    ["k", t("previous item"), () => step(-1)],
+    ["j", t("next question"), () => step(1)],
+    ["k", t("previous question"), () => step(-1)],
     ["ArrowDown", "", () => step(1)],
     ["ArrowUp", "", () => step(-1)],
   ]);
@@ -69,19 +69,19 @@ function Figures({ assessment, view }: { assessment: string; view: View }) {
               {t("No")}
             </th>
             <th scope="col" className="font-normal">
-              {t("Item")}
+              {t("Question")}
             </th>
             <th scope="col" className="w-56 font-normal">
-              {t("Scored, of what could be")}
+              {t("Mean score (0 to 1)")}
             </th>
             <th scope="col" className="w-16 text-right font-normal">
-              {t("with rest")}
+              {t("r with the rest")}
             </th>
             <th scope="col" className="w-16 text-right font-normal">
-              {t("blank")}
+              {t("no answer")}
             </th>
             <th scope="col" className="w-44 pl-6 font-normal">
-              {t("Look at it")}
+              {t("Flags")}
             </th>
           </tr>
         </thead>
@@ -101,13 +101,13 @@ function TestFigures({ view }: { view: View }) {
   return (
     <div className="flex flex-wrap items-baseline gap-x-7 gap-y-1 border-b border-rule px-5 py-3">
       <span>{t("{{count}} students", { count: test.n })}</span>
-      <One name={t("mean")} f={test.mean} after={t(" of {{of}}", { of: points(view.possible) })} />
-      <One name={t("spread")} f={test.sd} />
-      <One name={t("reliability")} f={test.alpha} />
-      <One name={t("error of a score")} f={test.sem} before="± " />
+      <One name={t("mean")} f={test.mean} after={t("of {{of}}", { of: points(view.possible) })} />
+      <One name={t("standard deviation")} f={test.sd} />
+      <One name={t("reliability (α)")} f={test.alpha} />
+      <One name={t("standard error of a score")} f={test.sem} before="± " />
       {view.undecided > 0 && (
         <span className="text-small text-waiting">
-          {t("{{n}} marks still wait and count 0 here", { n: view.undecided })}
+          {t("{{count}} marks are not decided yet and count as 0 here", { count: view.undecided })}
         </span>
       )}
     </div>
@@ -132,7 +132,7 @@ function One({
         {f.value === null ? "–" : before}
         {f.value !== null && figure(f.value)}
       </strong>
-      {f.value === null ? <span className="sr-only">{f.missing}</span> : after}
+      {f.value === null ? <span className="sr-only">{f.missing}</span> : after && ` ${after}`}
     </span>
   );
 }
@@ -159,7 +159,7 @@ function ItemRow({ item, here, onChoose }: { item: ItemLine; here: boolean; onCh
       </td>
       <td>
         {p === null ? (
-          <span className="text-soft">{t("left out")}</span>
+          <span className="text-soft">{t("dropped")}</span>
         ) : (
           <span className="flex items-center gap-3">
             <span aria-hidden="true" className="relative h-3 w-36">
@@ -195,7 +195,7 @@ function Below({ view }: { view: View }) {
   }
   return (
     <section className="px-5 py-4 text-small" aria-label={t("Below the pass mark")}>
-      <span className="text-soft">{t("Below {{pass}} %:", { pass: points(view.pass) })} </span>
+      <span className="text-soft">{t("Below {{pass}}%:", { pass: points(view.pass) })} </span>
       {view.below.length === 0 && t("nobody")}
       {view.below.slice(0, FEW).map((b, i) => (
         <span key={b.attempt}>
@@ -254,7 +254,7 @@ function OptionTable({ item }: { item: ItemLine }) {
           <tr key={o.option} className="border-b border-rule align-top">
             <th scope="row" className={`py-1 pr-2 text-left ${o.keyed ? "font-semibold" : "font-normal"}`}>
               <span className="font-script">{item.optionTexts[i]}</span>
-              {o.keyed && <span className="text-soft"> {t("in the key")}</span>}
+              {o.keyed && <span className="text-soft"> {t("right")}</span>}
             </th>
             <td className="py-1 text-right" title={t("{{count}} students", { count: o.count })}>
               {share(o.share)}
@@ -270,15 +270,15 @@ function OptionTable({ item }: { item: ItemLine }) {
 
 const WHAT_IT_MEANS: Record<string, string> = {
   negative:
-    "Those who do well on the rest do worse on this one. The key may be wrong, or the question misleads.",
-  weak: "It hardly tells who knows more. Look whether it asks what the rest asks.",
-  easy: "Nearly all have it right. Fine as a warm-up; it sorts nobody.",
+    "Students who do well on the rest do worse here. The key may be wrong, or the question may mislead.",
+  weak: "It says little about who knows more. Check that it asks about the same things as the other questions.",
+  easy: "Nearly everyone has it right. Fine as a warm-up, but it does not tell students apart.",
   hard: "Few have it right. Was it taught, and is the question clear?",
   key: "Look at the key first: is another answer right, or right as well?",
-  unused: "An option that nobody takes asks nothing. Another one may be more tempting.",
+  unused: "An option that hardly anyone chooses adds nothing. A more likely wrong answer would ask more.",
   unreached: "Many stop before it. The time may be short, or the paper long.",
   differs:
-    "Among students who know as much, one section does better here. Was it taught differently, or worded so?",
+    "At equal overall scores, one section does better here. Was it taught differently, or does the wording help one section?",
   blank: "Many leave it blank. Is it clear what is asked, and is there time?",
 };
 
@@ -296,7 +296,7 @@ function ExamineMargin({
     <>
       {item && (
         <MarginPart title={t("Question {{n}}", { n: item.number })}>
-          {item.flags.length === 0 && <Note>{t("Nothing stands out here.")}</Note>}
+          {item.flags.length === 0 && <Note>{t("Nothing stands out.")}</Note>}
           {item.flags.map((f) => (
             <Note key={f.flag} by="waiting">
               <strong className="text-waiting">{f.words}</strong>
@@ -308,19 +308,19 @@ function ExamineMargin({
           ))}
           <OptionTable item={item} />
           <p className="text-small text-soft">
-            {t("difficulty")} {figure(item.measures.difficulty.value)} · {t("correlation with the rest")}{" "}
-            {figure(item.measures.itemRest.value)}
+            {t("mean score")} {figure(item.measures.difficulty.value)} ·{" "}
+            {t("correlation with the other questions")} {figure(item.measures.itemRest.value)}
             {item.measures.itemRest.missing && ` (${item.measures.itemRest.missing})`} ·{" "}
-            {t("best less weakest")} {figure(item.measures.upperLower.value)} · {t("reliability without it")}{" "}
-            {figure(item.measures.alphaWithout.value)}
-            {view.test.n < 10 && ` · ${t("these figures rest on few students")}`}
+            {t("upper 27% minus lower 27%")} {figure(item.measures.upperLower.value)} ·{" "}
+            {t("reliability without this question")} {figure(item.measures.alphaWithout.value)}
+            {view.test.n < 10 && ` · ${t("few students, so these figures are uncertain")}`}
           </p>
           <Link to={`/a/${assessment}/key?item=${item.item}`} className="mt-2 inline-block underline">
-            {t("Look at its key")}
+            {t("Go to its key")}
           </Link>
         </MarginPart>
       )}
-      <MarginPart title={t("Distribution, in percent")}>
+      <MarginPart title={t("Distribution of scores (%)")}>
         <table className="w-full text-small">
           <thead className="sr-only">
             <tr>
@@ -351,11 +351,12 @@ function ExamineMargin({
           </tbody>
         </table>
       </MarginPart>
-      <MarginPart title={t("In points")}>
+      <MarginPart title={t("Scores in points")}>
         <p className="text-small">
-          {t("least")} {figure(view.test.min.value, 1)} · {t("quarter")} {figure(view.test.q1.value, 1)} ·{" "}
-          {t("median")} {figure(view.test.median.value, 1)} · {t("three quarters")}{" "}
-          {figure(view.test.q3.value, 1)} · {t("greatest")} {figure(view.test.max.value, 1)}
+          {t("lowest")} {figure(view.test.min.value, 1)} · {t("lower quartile")}{" "}
+          {figure(view.test.q1.value, 1)} · {t("median")} {figure(view.test.median.value, 1)} ·{" "}
+          {t("upper quartile")} {figure(view.test.q3.value, 1)} · {t("highest")}{" "}
+          {figure(view.test.max.value, 1)}
         </p>
         {view.pass && (
           <p className="mt-1 text-small text-soft">

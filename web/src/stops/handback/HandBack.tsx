@@ -32,7 +32,7 @@ export function HandBack() {
         view.students.length === 0 ? (
           <Sheet margin={null}>
             <Empty title={t("Nothing to hand back yet.")}>
-              {t("Results stand here as soon as students have handed in.")}
+              {t("Results appear here as soon as students hand in.")}
             </Empty>
           </Sheet>
         ) : (
@@ -91,8 +91,8 @@ function Handing({ assessment, view }: { assessment: string; view: View }) {
   const work = handBack.data?.job ?? view.work?.id ?? null;
   const step = (by: number) => setAt(Math.max(0, Math.min(view.students.length - 1, at + by)));
   useKeys([
-    ["[", t("earlier student"), () => step(-1)],
-    ["]", t("later student"), () => step(1)],
+    ["[", t("previous student"), () => step(-1)],
+    ["]", t("next student"), () => step(1)],
     ["j", "", () => step(1)],
     ["k", "", () => step(-1)],
   ]);

@@ -12,9 +12,9 @@ type Line = Schemas["HandBackLine"];
 
 const WHAT: [keyof Sees, string][] = [
   ["score", "score and band"],
-  ["marks", "marks per question"],
+  ["marks", "mark for each question"],
   ["answers", "their answers"],
-  ["notes", "my notes"],
+  ["notes", "my comments"],
   ["keys", "right answers"],
 ];
 
@@ -64,7 +64,7 @@ export function HandBackMargin({
       <Messages view={view} chosen={chosen} messages={messages} onMessages={onMessages} />
       <Trouble error={error} />
       <Button look="strong" disabled={chosen.length === 0 || pending} onClick={onHandBack}>
-        {t("Hand back to {{n}}", { n: chosen.length })}
+        {t("Hand back to {{count}} students", { count: chosen.length })}
       </Button>
       <div role="status" className="mt-3">
         {done && !done.job && (
@@ -96,12 +96,9 @@ function Who({
   onShow: (attempt: string) => void;
 }) {
   const groups: [string, Line[]][] = [
-    ["with everything decided", view.students.filter((s) => s.ready && !s.handedAt)],
+    ["with all marks decided", view.students.filter((s) => s.ready && !s.handedAt)],
     ["whose curve is being computed", view.students.filter((s) => s.awaitsCurve && !s.handedAt)],
-    [
-      "with something still to decide",
-      view.students.filter((s) => !s.ready && !s.awaitsCurve && !s.handedAt),
-    ],
+    ["with marks still to decide", view.students.filter((s) => !s.ready && !s.awaitsCurve && !s.handedAt)],
     ["changed since they were handed back", view.students.filter((s) => s.changed)],
     ["handed back, unchanged", view.students.filter((s) => s.handedAt && !s.changed)],
   ];
@@ -158,9 +155,9 @@ function Messages({
 }) {
   const students = view.students.filter((s) => chosen.includes(s.attempt));
   return (
-    <MarginPart title={t("A message by score")}>
+    <MarginPart title={t("Messages by band")}>
       {view.bands.length === 0 && (
-        <p className="text-soft">{t("The paper has no bands, so there is no message.")}</p>
+        <p className="text-soft">{t("This assessment has no bands, so there are no messages.")}</p>
       )}
       {view.bands.map((band) => {
         const message = messages.find((m) => m.from === band.from)?.text ?? "";
@@ -186,7 +183,7 @@ function Messages({
       })}
       {view.borderline.map((b) => (
         <p key={b.name + b.bound} className="text-small text-waiting">
-          {t("{{name}} is exactly on {{percent}} and counts as “from {{bound}}”.", {
+          {t("{{name}} has exactly {{percent}}, so the row “from {{bound}}%” applies.", {
             name: b.name,
             percent: percent(b.percent),
             bound: points(b.bound),

@@ -29,7 +29,7 @@ export function Queries() {
               {t("Queries from students")}
             </h1>
             {all.length === 0 && (
-              <Empty title={t("Nobody asks about a mark.")}>
+              <Empty title={t("No queries.")}>
                 {t("When a student asks about a mark on the result page, it comes here.")}
               </Empty>
             )}
@@ -91,7 +91,7 @@ function List({
           )}
           {q.reply && (
             <p className="mt-1 text-small">
-              <span className="text-by-person">{t("answered:")}</span> {q.reply}
+              <span className="text-by-person">{t("Your reply:")}</span> {q.reply}
             </p>
           )}
         </li>
@@ -137,26 +137,26 @@ function Reply({ query }: { query: Query }) {
   });
   return (
     <>
-      <MarginPart title={t("How question {{n}} scores", { n: query.number })}>
+      <MarginPart title={t("How question {{n}} is scored", { n: query.number })}>
         <Note by="rule">{query.rule}</Note>
       </MarginPart>
       {query.repliedAt ? (
         <Note by="person">
-          {t("Answered. If the mark moved, hand the result back again:")}{" "}
+          {t("Replied. If the mark changed, hand the result back again:")}{" "}
           <Link to={`/a/${query.assessment}/hand-back`} className="underline">
             {t("Hand back")}
           </Link>
         </Note>
       ) : (
-        <MarginPart title={t("Your answer")}>
+        <MarginPart title={t("Your reply")}>
           <Area
-            label={t("A word to {{name}}", { name: query.student })}
+            label={t("Reply to {{name}}", { name: query.student })}
             value={words}
             rows={3}
             onChange={(e) => setWords(e.target.value)}
           />
           <Field
-            label={t("New points, if the mark should move (now {{now}} of {{of}})", {
+            label={t("New points, if the mark should change (now {{now}} of {{of}})", {
               now: points(query.mark.points),
               of: points(query.mark.of),
             })}
@@ -172,10 +172,12 @@ function Reply({ query }: { query: Query }) {
             disabled={!words.trim() || reply.isPending || !!preview.error}
             onClick={() => reply.mutate()}
           >
-            {newPoints ? t("Answer, and give {{n}}", { n: points(newPoints) }) : t("Answer; the mark stays")}
+            {newPoints
+              ? t("Reply and give {{n}} points", { n: points(newPoints) })
+              : t("Reply and keep the mark")}
           </Button>
           <p className="mt-2 text-small text-soft">
-            {t("If others gave the same answer, change the key instead: then all of them move.")}{" "}
+            {t("If others gave the same answer, change the key instead. Then all their marks change.")}{" "}
             <Link to={`/a/${query.assessment}/key?item=${query.item}`} className="underline">
               {t("The key")}
             </Link>

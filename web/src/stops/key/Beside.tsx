@@ -18,7 +18,7 @@ export function Beside({ item, items, onChange }: KeyProps & { items: Item[] }) 
   if (!shown) {
     return (
       <TextButton className="mt-5" onClick={() => setOpen(true)}>
-        {t("feedback, hint, tags, passage, time and difficulty…")}
+        {t("Add feedback, a hint, tags, a passage, time or expected mean…")}
       </TextButton>
     );
   }
@@ -28,7 +28,7 @@ export function Beside({ item, items, onChange }: KeyProps & { items: Item[] }) 
         <>
           <FeedbackFields item={item} onChange={onChange} />
           <Field
-            label={t("A hint, for whoever asks for it")}
+            label={t("Hint, shown when a student asks for it")}
             value={item.hint ?? ""}
             className="mb-3"
             onChange={(e) => onChange(put(item, "hint", e.target.value))}
@@ -36,7 +36,7 @@ export function Beside({ item, items, onChange }: KeyProps & { items: Item[] }) 
           <div className="mb-3 flex flex-wrap gap-4">
             {passages.length > 0 && (
               <Choose
-                label={t("belongs to the passage")}
+                label={t("Reading passage")}
                 value={item.stem ?? ""}
                 options={[["", t("none")], ...passages.map((p): [string, string] => [p.id, opening(p)])]}
                 onChange={(stem) => onChange(put(item, "stem", stem))}
@@ -44,7 +44,7 @@ export function Beside({ item, items, onChange }: KeyProps & { items: Item[] }) 
             )}
             {item.kind === "open" && choices.length > 0 && (
               <Choose
-                label={t("asks for the reason of")}
+                label={t("Asks for the reason behind")}
                 value={item.reasonFor ?? ""}
                 options={[["", t("nothing")], ...choices.map((c): [string, string] => [c.id, opening(c)])]}
                 onChange={(choice) => onChange(put(item, "reasonFor", choice))}
@@ -62,7 +62,7 @@ export function Beside({ item, items, onChange }: KeyProps & { items: Item[] }) 
         />
         {item.kind !== "passage" && (
           <Field
-            label={t("Share expected, 0 to 1")}
+            label={t("Expected mean, 0 to 1")}
             value={item.difficulty ?? ""}
             inputMode="decimal"
             className="w-40"
@@ -70,7 +70,7 @@ export function Beside({ item, items, onChange }: KeyProps & { items: Item[] }) 
           />
         )}
         <Field
-          label={t("Minutes")}
+          label={t("Expected minutes")}
           value={item.minutes ?? ""}
           inputMode="decimal"
           className="w-24"
@@ -104,9 +104,9 @@ function FeedbackFields({ item, onChange }: KeyProps) {
   );
   return (
     <div className="mb-3 grid gap-3 md:grid-cols-3">
-      {field("right", t("Said when right"))}
-      {field("partial", t("Said when partly right"))}
-      {field("wrong", t("Said when wrong"))}
+      {field("right", t("Feedback when right"))}
+      {field("partial", t("Feedback when partly right"))}
+      {field("wrong", t("Feedback when wrong"))}
     </div>
   );
 }

@@ -13,7 +13,7 @@ export function Coverage({ covered }: { covered: Covered[] }) {
     return null;
   }
   return (
-    <MarginPart title={t("What it covers")}>
+    <MarginPart title={t("Standards covered")}>
       <table className="w-full text-small">
         <thead>
           <tr className="text-left text-soft">
@@ -49,10 +49,12 @@ function Uncovered({ codes }: { codes: string[] }) {
   if (codes.length === 0) {
     return null;
   }
+  const named = codes.slice(0, NAMED).join(", ");
   return (
     <p className="mt-1 text-small text-waiting">
-      {t("No question on {{codes}}", { codes: codes.slice(0, NAMED).join(", ") })}
-      {codes.length > NAMED && t(" and {{n}} more", { n: codes.length - NAMED })}.
+      {codes.length > NAMED
+        ? t("No question on {{codes}} and {{n}} more.", { codes: named, n: codes.length - NAMED })
+        : t("No question on {{codes}}.", { codes: named })}
     </p>
   );
 }

@@ -31,7 +31,7 @@ export function Examples({
               <ShortResult result={now} />
               <TextButton
                 className="text-small text-soft"
-                aria-label={t("forget {{answer}}", { answer: said })}
+                aria-label={t("Remove the example {{answer}}", { answer: said })}
                 onClick={() => onChange(examples.filter((_, n) => n !== i))}
               >
                 −
@@ -40,13 +40,13 @@ export function Examples({
             {now?.holds === false && (
               <p className="text-small font-semibold text-waiting">
                 {example.state === "waits"
-                  ? t("was to wait for you.")
-                  : t("was to get {{credit}} of the points.", { credit: points(example.credit ?? "0") })}{" "}
+                  ? t("Expected: waits for you.")
+                  : t("Expected: {{credit}} of the points.", { credit: points(example.credit ?? "0") })}{" "}
                 <TextButton
                   className="underline"
                   onClick={() => onChange(examples.map((e, n) => (n === i ? exampleOf(e.answer, now) : e)))}
                 >
-                  {t("it is right now")}
+                  {t("Accept the new result")}
                 </TextButton>
               </p>
             )}

@@ -4,9 +4,9 @@ import { t } from "../../text";
 export type Fair = "same" | "creditAnswered" | "drop";
 
 const WAYS: [Fair, string][] = [
-  ["same", "Yes: it means the same. They stay as they are."],
-  ["creditAnswered", "No: credit it to whoever answered."],
-  ["drop", "No: drop it for everybody."],
+  ["same", "Yes. It means the same, so their marks stay."],
+  ["creditAnswered", "No. Give full credit to everyone who answered it."],
+  ["drop", "No. Drop the question for everyone."],
 ];
 
 /** The two editions compared, in words. */
@@ -41,10 +41,10 @@ export function Fairness({
       {asked.map((a) => (
         <fieldset key={a.item} className="mb-3 border-l-3 border-waiting pl-3">
           <legend className="font-semibold text-waiting">
-            {t("Question {{n}} asks otherwise now", { n: a.number })}
+            {t("The wording of question {{n}} has changed", { n: a.number })}
           </legend>
           <p className="text-small">
-            {t("{{count}} students have answered it as it was. Are their answers still fair?", {
+            {t("{{count}} students answered the earlier wording. Is it fair to keep their marks?", {
               count: a.answered,
             })}
           </p>

@@ -7,6 +7,7 @@ import { Field } from "../../parts/Field";
 import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
+import { fieldTime, fromField, zone } from "../../text/zone";
 import { useHeader } from "../Assessment";
 import { type PaperAfter, PaperAfterChoice } from "../collect/PaperAfter";
 import { placeOnPaper } from "./place";
@@ -19,7 +20,7 @@ export function GiveOut({ assessment, draft }: { assessment: string; draft?: Ret
     return draft.definition.items.length === 0 ? null : (
       <MarginPart title={t("Give out")}>
         <Note by="waiting">
-          {t("{{count}} things have to be put right before it can be given out", { count: faults.length })}
+          {t("{{count}} things to correct before you can give this out", { count: faults.length })}
           <ul className="text-small">
             {faults.slice(0, 6).map((f) => (
               <li key={f.path + f.message}>
@@ -32,12 +33,6 @@ export function GiveOut({ assessment, draft }: { assessment: string; draft?: Ret
     );
   }
   return <GiveOutForm assessment={assessment} waiting={draft !== undefined && draft.state !== "saved"} />;
-}
-
-/** A local time for a field: today, rounded to five minutes. */
-function fieldTime(at: Date): string {
-  const local = new Date(at.getTime() - at.getTimezoneOffset() * 60_000);
-  return local.toISOString().slice(0, 16);
 }
 
 function GiveOutForm({ assessment, waiting }: { assessment: string; waiting: boolean }) {
@@ -58,8 +53,8 @@ function GiveOutForm({ assessment, waiting }: { assessment: string; waiting: boo
           params: { path: { assessment } },
           body: {
             section: chosen,
-            opens: new Date(opens).toISOString(),
-            closes: new Date(closes).toISOString(),
+            opens: fromField(opens).toISOString(),
+            closes: fromField(closes).toISOString(),
             minutes: minutes ? Number(minutes) : null,
             paperAfter,
           },
@@ -92,19 +87,19 @@ function GiveOutForm({ assessment, waiting }: { assessment: string; waiting: boo
           </select>
         </label>
         <Field
-          label={t("Opens")}
+          label={t("Opens ({{zone}})", { zone: zone() })}
           type="datetime-local"
           value={opens}
           onChange={(e) => setOpens(e.target.value)}
         />
         <Field
-          label={t("Closes")}
+          label={t("Closes ({{zone}})", { zone: zone() })}
           type="datetime-local"
           value={closes}
           onChange={(e) => setCloses(e.target.value)}
         />
         <Field
-          label={t("Time limit in minutes (none: until it closes)")}
+          label={t("Time limit in minutes (leave empty for none)")}
           inputMode="numeric"
           value={minutes}
           onChange={(e) => setMinutes(e.target.value.replace(/\D/g, ""))}

@@ -83,7 +83,7 @@ export function IfYouSave({ assessment, draft }: { assessment: string; draft: Re
             )
           )}
           <Field
-            label={t("Why, for the record")}
+            label={t("Reason for the change (kept in the history)")}
             value={why}
             placeholder={t("the key was changed")}
             onChange={(e) => setWhy(e.target.value)}
@@ -98,7 +98,7 @@ export function IfYouSave({ assessment, draft }: { assessment: string; draft: Re
               {t("Make edition {{n}}", { n: draft.edition + 1 })}
             </Button>
             <Button look="quiet" onClick={draft.discard}>
-              {t("Leave it as it was")}
+              {t("Discard changes")}
             </Button>
           </div>
           <Trouble error={make.error} />

@@ -64,13 +64,13 @@ export function ItemEditor({
           {t(kindName(item))}
         </h2>
         <span className="ml-auto flex gap-4 text-small">
-          {onBank && <TextButton onClick={onBank}>{t("put it into the bank")}</TextButton>}
-          {onRemove && <TextButton onClick={onRemove}>{t("take this item out")}</TextButton>}
+          {onBank && <TextButton onClick={onBank}>{t("Copy to the bank")}</TextButton>}
+          {onRemove && <TextButton onClick={onRemove}>{t("Remove this item")}</TextButton>}
         </span>
       </div>
       <div className="mb-4">
         <RichField
-          label={item.kind === "passage" ? t("The passage") : t("What is asked")}
+          label={item.kind === "passage" ? t("The passage") : t("Question text")}
           value={{ text: item.prompt ?? "", html: item.body }}
           autoFocus={!item.prompt}
           onChange={({ text, html }) => {

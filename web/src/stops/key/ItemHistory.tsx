@@ -32,12 +32,12 @@ export function ItemHistory({
   if (!open) {
     return (
       <TextButton className="mb-5 text-small underline" onClick={() => setOpen(true)}>
-        {t("What this item was before")}
+        {t("Earlier forms of this item")}
       </TextButton>
     );
   }
   return (
-    <MarginPart title={t("What this item was")}>
+    <MarginPart title={t("Earlier forms of this item")}>
       <ul className="text-small">
         {history.data?.map((v) => {
           const was = v.definition as Item | null;
@@ -45,15 +45,15 @@ export function ItemHistory({
             <li key={v.at} className="border-b border-rule py-1">
               {v.by}, {moment(v.at)}
               <span className="block font-script">
-                {was ? `${was.prompt ?? ""} (${keyInShort(was)})` : t("taken out")}
+                {was ? `${was.prompt ?? ""} (${keyInShort(was)})` : t("removed")}
               </span>
-              {was && <TextButton onClick={() => onChange(was)}>{t("put it back")}</TextButton>}
+              {was && <TextButton onClick={() => onChange(was)}>{t("Restore")}</TextButton>}
             </li>
           );
         })}
       </ul>
       {history.data?.length === 0 && (
-        <p className="text-soft">{t("It was not changed since it came here.")}</p>
+        <p className="text-soft">{t("It has not changed since it was added.")}</p>
       )}
     </MarginPart>
   );

@@ -31,16 +31,16 @@ export function ItemRows({
       <thead>
         <tr className="border-b border-rule text-left text-small text-soft">
           <th scope="col" className="w-11 py-2 pl-4 font-normal">
-            {t("No")}
+            {t("No.")}
           </th>
           <th scope="col" className="font-normal">
-            {t("Answer and kind")}
+            {t("Key and kind")}
           </th>
           <th scope="col" className="w-17 font-normal">
             {t("Standard")}
           </th>
           <th scope="col" className="w-10 pr-3 text-right font-normal">
-            {t("Pts")}
+            {t("Points")}
           </th>
         </tr>
       </thead>
@@ -69,10 +69,10 @@ export function ItemRows({
                   <span className="block truncate text-small text-soft">
                     {t(kindName(item))}
                     {faulty.has(places.get(item.id) ?? "") && (
-                      <span className="font-semibold text-waiting"> · {t("unfinished")}</span>
+                      <span className="font-semibold text-waiting"> · {t("not finished")}</span>
                     )}
                     {broken.includes(item.id) && (
-                      <span className="font-semibold text-waiting"> · {t("an example differs")}</span>
+                      <span className="font-semibold text-waiting"> · {t("an example no longer holds")}</span>
                     )}
                   </span>
                 </button>

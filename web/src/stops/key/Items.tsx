@@ -59,6 +59,7 @@ export function Items({ assessment, view, draft }: KeyPage) {
     ["ArrowDown", "", () => move(1)],
     ["ArrowUp", "", () => move(-1)],
     ["u", t("undo"), draft.undo],
+    ["Shift U", t("redo"), draft.redo],
     ...NEW.map(([kind, key]): [string, string, () => void] => [
       key.toLowerCase(),
       t("new item: {{kind}}", { kind: t(KIND_NAMES[kind]) }),
@@ -83,9 +84,9 @@ export function Items({ assessment, view, draft }: KeyPage) {
         <KeyMargin key={chosen?.id} assessment={assessment} draft={draft} item={chosen} onChange={replace}>
           {bank.isSuccess && bank.variables?.id === chosen?.id && (
             <p role="status" className="mb-3">
-              {t("It is in your bank now.")}{" "}
+              {t("Copied to your bank.")}{" "}
               <Link className="underline" to="/bank">
-                {t("See it there")}
+                {t("Open it there")}
               </Link>
             </p>
           )}
@@ -123,8 +124,10 @@ export function Items({ assessment, view, draft }: KeyPage) {
               onBank={() => bank.mutate(chosen)}
             />
           ) : (
-            <Empty title={t("Your items will stand here.")}>
-              {t("Begin with one: choice, short text, number or open. Everything is saved as you type.")}
+            <Empty title={t("Your items will appear here.")}>
+              {t(
+                "Choose a kind under “Add an item”, for example choice or short text. Everything is saved as you type.",
+              )}
             </Empty>
           )}
         </div>
@@ -146,7 +149,7 @@ function NewItems({
 }) {
   return (
     <div className="px-4 py-4">
-      <h2 className="mb-2 text-small font-semibold text-soft">{t("Another item")}</h2>
+      <h2 className="mb-2 text-small font-semibold text-soft">{t("Add an item")}</h2>
       <div className="flex flex-wrap gap-2">
         {NEW.map(([kind, key]) => (
           <Button key={kind} look="quiet" hotkey={key} onClick={() => onAdd(kind)}>
@@ -156,7 +159,7 @@ function NewItems({
       </div>
       {!givenOut && (
         <Link className="mt-3 inline-block underline" to={`/bank?into=${assessment}`}>
-          {t("items from the bank")}
+          {t("Add items from the bank")}
         </Link>
       )}
       <WholeIntoBank assessment={assessment} disabled={empty} />

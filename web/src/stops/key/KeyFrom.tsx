@@ -38,7 +38,7 @@ export function KeyFrom({ assessment, draft }: { assessment: string; draft: Retu
   if (!open) {
     return (
       <TextButton className="mb-5 block text-small underline" onClick={() => setOpen(true)}>
-        {t("Take the key from answers")}
+        {t("Make the key from answers")}
       </TextButton>
     );
   }
@@ -51,7 +51,7 @@ export function KeyFrom({ assessment, draft }: { assessment: string; draft: Retu
         className="mb-2 w-full rounded-corner border border-rule-strong bg-sheet px-2 py-1"
         onChange={(e) => e.target.value && take.mutate(e.target.value)}
       >
-        <option value="">{t("whose answers?")}</option>
+        <option value="">{t("Whose answers?")}</option>
         {trials.map((trial, i) => (
           <option key={i} value={`set ${i}`}>
             {t("answer set: {{name}}", { name: trial.name })}
@@ -72,10 +72,10 @@ export function KeyFrom({ assessment, draft }: { assessment: string; draft: Retu
       {taken && (
         <Note by="waiting">
           <Differences all={taken.changes} />
-          {taken.changes.length === 0 && <p>{t("The key is what these answers say already.")}</p>}
+          {taken.changes.length === 0 && <p>{t("The key already agrees with these answers.")}</p>}
           {taken.kept.length > 0 && (
             <p className="text-small">
-              {t("Unchanged, as nothing is answered there or a person reads it: question {{numbers}}.", {
+              {t("Not changed, because there is no answer or it is read by hand: question {{numbers}}.", {
                 numbers: taken.kept.join(", "),
               })}
             </p>
@@ -89,7 +89,7 @@ export function KeyFrom({ assessment, draft }: { assessment: string; draft: Retu
                 setOpen(false);
               }}
             >
-              {t("Take it: {{count}} changes", { count: taken.changes.length })}
+              {t("Make {{count}} changes", { count: taken.changes.length })}
             </Button>
             <Button
               look="quiet"

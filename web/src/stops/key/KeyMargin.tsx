@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { type ReactNode, useDeferredValue, useState } from "react";
 import { api, ok } from "../../api/client";
+import { Button } from "../../parts/Button";
 import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { ShareWith } from "../../places/bank/ShareWith";
@@ -56,6 +57,14 @@ export function Saving({ assessment, draft }: { assessment: string; draft: Draft
   return (
     <>
       <MeanwhileNote draft={draft} />
+      <p className="mb-3 flex gap-2">
+        <Button look="quiet" hotkey="U" disabled={!draft.steps.undo} onClick={draft.undo}>
+          {t("Undo")}
+        </Button>
+        <Button look="quiet" hotkey="Shift U" disabled={!draft.steps.redo} onClick={draft.redo}>
+          {t("Redo")}
+        </Button>
+      </p>
       {draft.error && <Trouble error={draft.error} />}
       {draft.givenOut ? (
         <IfYouSave assessment={assessment} draft={draft} />
@@ -131,7 +140,7 @@ function OneItem({ item, onChange }: { item: Item; onChange: (item: Item) => voi
         </div>
       </MarginPart>
       {(item.examples ?? []).length > 0 && (
-        <MarginPart title={t("Examples, checked again at every change")}>
+        <MarginPart title={t("Examples, checked again after every change")}>
           <Examples
             item={item}
             results={check.data?.examples ?? []}

@@ -17,27 +17,27 @@ export function MeanwhileNote({ draft }: { draft: ReturnType<typeof useDraft> })
       items: theirs ? d.items.map((i) => (i.id === id ? theirs : i)) : d.items.filter((i) => i.id !== id),
     }));
   return (
-    <MarginPart title={t("Changed meanwhile")}>
+    <MarginPart title={t("Changed by a colleague")}>
       <Note by="person">
         <p role="status">
-          {t("{{name}} was here too. Both changes are kept.", { name: meanwhile.by || t("A colleague") })}
+          {t("{{name}} changed this key at the same time. Both sets of changes are kept.", {
+            name: meanwhile.by || t("A colleague"),
+          })}
         </p>
         {meanwhile.changed.length > 0 && (
-          <p>
-            {t("Changed by them: item {{numbers}}.", { numbers: meanwhile.changed.map(number).join(", ") })}
-          </p>
+          <p>{t("They changed item {{numbers}}.", { numbers: meanwhile.changed.map(number).join(", ") })}</p>
         )}
         {meanwhile.clashes.map(({ id, theirs }) => (
           <div key={id} className="mt-2">
-            <p>{t("You both changed item {{n}}. Yours stands here; theirs is:", { n: number(id) })}</p>
+            <p>{t("You both changed item {{n}}. Yours is shown here. Theirs is:", { n: number(id) })}</p>
             <p className="font-script">
-              {theirs ? `${theirs.prompt ?? ""} (${keyInShort(theirs)})` : t("taken out")}
+              {theirs ? `${theirs.prompt ?? ""} (${keyInShort(theirs)})` : t("removed")}
             </p>
-            <TextButton onClick={() => take(id, theirs)}>{t("take theirs")}</TextButton>
+            <TextButton onClick={() => take(id, theirs)}>{t("Use theirs")}</TextButton>
           </div>
         ))}
         <TextButton className="mt-2 underline" onClick={draft.forget}>
-          {t("seen")}
+          {t("Close")}
         </TextButton>
       </Note>
     </MarginPart>

@@ -11,7 +11,7 @@ export function Print({ assessment }: { assessment: string }) {
   const path = (answers: boolean) =>
     `/api/assessments/${assessment}/print?answers=${answers}&version=${version}`;
   return (
-    <MarginPart title={t("Print, as PDF")}>
+    <MarginPart title={t("Print as PDF")}>
       <Choose
         label={t("order")}
         value={version}
@@ -26,10 +26,10 @@ export function Print({ assessment }: { assessment: string }) {
       />
       <p className="mt-2 flex gap-4">
         <a className="underline" href={path(false)} target="_blank" rel="noreferrer">
-          {t("the paper")}
+          {t("Question paper")}
         </a>
         <a className="underline" href={path(true)} target="_blank" rel="noreferrer">
-          {t("the key")}
+          {t("Key")}
         </a>
       </p>
     </MarginPart>

@@ -28,7 +28,7 @@ const ROLES: [string, string][] = [
   ["WRONG", "said when wrong"],
   ["TOLERANCE", "tolerance"],
   ["UNIT", "unit"],
-  ["DIFFICULTY", "share expected"],
+  ["DIFFICULTY", "expected mean"],
   ["MINUTES", "minutes"],
   ["LEFT_OUT", "left out"],
 ];
@@ -81,19 +81,21 @@ export function QuestionsIn({ assessment, draft }: KeyPage) {
                 </p>
                 {good.length < found.items.length && (
                   <p className="text-small">
-                    {t("The others stay out. Put them right in the file, or below, and read it again.")}
+                    {t(
+                      "The others will not be added. Correct them in the file or in the box, then check again.",
+                    )}
                   </p>
                 )}
               </Note>
               <Button look="strong" disabled={good.length === 0} onClick={take}>
-                {t("Put {{count}} questions into the key", { count: good.length })}
+                {t("Add {{count}} questions to the key", { count: good.length })}
               </Button>
             </MarginPart>
           )}
           <MarginPart title={t("As plain text")}>
             <p className="text-small">
               {t(
-                "? a question, ! what is right, . another option, > a step in order, x known to be wrong, : points, minutes, standards and #tags.",
+                "? a question, ! the right answer, . another option, > a step in order, x a known wrong answer, : points, minutes, standards and #tags.",
               )}
             </p>
             <pre className="mt-2 overflow-x-auto border-l-3 border-rule pl-3 font-script text-small">
@@ -114,7 +116,7 @@ export function QuestionsIn({ assessment, draft }: KeyPage) {
           }}
         />
         <Area
-          label={t("or type them, or paste them")}
+          label={t("Or type or paste questions")}
           value={text}
           rows={6}
           className="mt-4"
@@ -126,7 +128,7 @@ export function QuestionsIn({ assessment, draft }: KeyPage) {
           disabled={text.trim() === "" || read.isPending}
           onClick={() => read.mutate({ text })}
         >
-          {t("Read them")}
+          {t("Check the text")}
         </Button>
         <Trouble error={read.error} />
         {found && found.columns.length > 0 && <Columns columns={found.columns} onChoose={choose} />}
@@ -158,7 +160,7 @@ function Columns({
   return (
     <table className="mt-4 w-full">
       <caption className="pb-1 text-left text-small font-semibold text-soft">
-        {t("The columns, and what they are taken for")}
+        {t("Columns and what each one holds")}
       </caption>
       <thead>
         <tr className="border-b border-rule text-left text-small text-soft">
@@ -166,10 +168,10 @@ function Columns({
             {t("Column")}
           </th>
           <th scope="col" className="font-normal">
-            {t("is")}
+            {t("Used as")}
           </th>
           <th scope="col" className="font-normal">
-            {t("because")}
+            {t("Why")}
           </th>
         </tr>
       </thead>

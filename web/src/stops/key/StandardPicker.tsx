@@ -115,15 +115,15 @@ function Finder({
           }}
         />
         <select
-          aria-label={t("level of the standards")}
+          aria-label={t("Depth in the framework")}
           value={level}
           className="rounded-corner border border-rule bg-sheet px-1 text-small text-soft"
           onChange={(e) => setLevel(e.target.value)}
         >
-          <option value="">{t("all levels")}</option>
+          <option value="">{t("any depth")}</option>
           {["1", "2", "3", "4"].map((n) => (
             <option key={n} value={n}>
-              {t("level {{n}}", { n })}
+              {t("depth {{n}}", { n })}
             </option>
           ))}
         </select>
@@ -150,7 +150,7 @@ function Finder({
         ))}
       </div>
       {words.trim() && found.length === 0 && (
-        <p className="text-small text-waiting">{t("No standard of this course's frameworks fits.")}</p>
+        <p className="text-small text-waiting">{t("No standard in this course's frameworks matches.")}</p>
       )}
     </div>
   );

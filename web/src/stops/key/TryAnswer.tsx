@@ -39,7 +39,7 @@ export function TryAnswer({
     >
       <AnswerField item={paperOf(item)} answer={answer} onAnswer={say} />
       <Button look="quiet" className="mt-2" disabled={!isSaid(answer)} onClick={keep}>
-        {t("keep as example")}
+        {t("Keep as an example")}
       </Button>
     </fieldset>
   );

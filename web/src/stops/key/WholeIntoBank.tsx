@@ -16,13 +16,14 @@ export function WholeIntoBank({ assessment, disabled }: { assessment: string; di
         disabled={disabled || put.isPending}
         onClick={() => put.mutate()}
       >
-        {t("put all of them into the bank")}
+        {t("Copy all to the bank")}
       </TextButton>
       {put.data && (
         <p className="mt-1 text-small" role="status">
-          {t("{{n}} put in", { n: put.data.added })}
-          {put.data.already > 0 && `, ${t("{{n}} were there", { n: put.data.already })}`}
-          {put.data.unfinished > 0 && `, ${t("{{n}} not finished yet", { n: put.data.unfinished })}`}
+          {t("{{n}} copied", { n: put.data.added })}
+          {put.data.already > 0 && `, ${t("{{n}} already there", { n: put.data.already })}`}
+          {put.data.unfinished > 0 &&
+            `, ${t("{{n}} not finished, so not copied", { n: put.data.unfinished })}`}
         </p>
       )}
       <Trouble error={put.error} />

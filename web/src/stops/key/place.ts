@@ -8,7 +8,7 @@ const NAMES: Record<string, string> = {
   key: "key",
   options: "option",
   credits: "credit",
-  penalty: "cost of a wrong answer",
+  penalty: "penalty",
   parts: "blank",
   left: "thing to match",
   right: "thing to match with",
@@ -33,7 +33,7 @@ const NAMES: Record<string, string> = {
   unit: "unit",
   figures: "significant figures",
   words: "word limit",
-  mastery: "mastered from",
+  mastery: "Mastered from",
   points: "points",
   weight: "weight",
   spellingCredit: "credit with a slip",
@@ -42,7 +42,7 @@ const NAMES: Record<string, string> = {
   body: "what is asked",
   prompt: "what is asked",
   picture: "picture",
-  difficulty: "share expected",
+  difficulty: "expected mean",
   minutes: "minutes",
 };
 

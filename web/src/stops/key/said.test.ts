@@ -23,7 +23,7 @@ describe("what an answer says in short", () => {
     expect(saidInShort(item("order", { tokens }), ["s2", "s1"])).toBe("chain › anchor");
   });
   it("shows places in percent, lines behind one another, blanks side by side", () => {
-    expect(saidInShort(item("spot", {}), [["0.41", "0.5"]])).toBe("41 %, 50 %");
+    expect(saidInShort(item("spot", {}), [["0.41", "0.5"]])).toBe("41%, 50%");
     expect(saidInShort(item("working", {}), ["2x = 4", "x = 2"])).toBe("2x = 4 ⏎ x = 2");
     const parts = [
       { id: "b1", kind: "text" as const },
@@ -84,9 +84,11 @@ describe("fields of a definition", () => {
 describe("files", () => {
   it("that are too large are refused before they are sent, with their name and size", () => {
     const picture = { name: "sea.png", type: "image/png", size: 30_000_000 };
-    expect(tooLarge(picture)).toContain("“sea.png” has 30 MB; at most 10 MB are taken.");
+    expect(tooLarge(picture)).toContain("“sea.png” is 30 MB. The limit is 10 MB.");
     expect(tooLarge({ ...picture, size: 9_000_000 })).toBe("");
     expect(tooLarge({ name: "p.pdf", type: "application/pdf", size: 30_000_000 })).toBe("");
-    expect(tooLarge({ name: "p.pdf", type: "application/pdf", size: 41_000_000 })).toContain("at most 40 MB");
+    expect(tooLarge({ name: "p.pdf", type: "application/pdf", size: 41_000_000 })).toContain(
+      "The limit is 40 MB",
+    );
   });
 });

@@ -21,7 +21,7 @@ export function saidInShort(item: Item, answer: unknown): string {
       return answer.map((id) => name(item.tokens, id)).join(" › ");
     case "spot":
       return answer
-        .map(([x, y]) => `${Math.round(Number(x) * 100)} %, ${Math.round(Number(y) * 100)} %`)
+        .map(([x, y]) => `${Math.round(Number(x) * 100)}%, ${Math.round(Number(y) * 100)}%`)
         .join("; ");
     default:
       return answer.join(" ⏎ ");

@@ -1,13 +1,14 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { api, ok, Problem, type Schemas } from "../../api/client";
+import { isTyping } from "../../parts/Keys";
 import { same } from "../../parts/same";
 import { useTypedStore } from "../../parts/typed";
 import type { Definition } from "./definition";
+import { changing, type History, none, redone, undone } from "./history";
 import { type Meanwhile, merge } from "./merge";
 
 const PAUSE = 500;
-const STEPS = 200;
 
 export type Saved = "saved" | "saving" | "unsaved" | "failed";
 
@@ -43,7 +44,8 @@ export function useDraft(assessment: string, loaded: Schemas["KeyView"]) {
   const [edition, setEdition] = useState(loaded.edition ?? 0);
   const revision = useRef(loaded.revision);
   const base = useRef(loaded.definition as Definition);
-  const history = useRef<Definition[]>([]);
+  const history = useRef<History<Definition>>(none());
+  const [steps, setSteps] = useState({ undo: false, redo: false });
   const givenOut = loaded.edition !== null;
 
   // What is not saved yet stays on this device, if the page is left before it is; a long key is not written at each letter.
@@ -123,24 +125,42 @@ export function useDraft(assessment: string, loaded: Schemas["KeyView"]) {
     return () => clearTimeout(timer);
   }, [definition, state, givenOut, save.isPending]);
 
-  const change = useCallback((make: (d: Definition) => Definition) => {
-    setDefinition((before) => {
-      history.current = [...history.current.slice(-STEPS), before];
-      return make(before);
-    });
+  const current = useRef(definition);
+  current.current = definition;
+  const show = useCallback((next: Definition, h: History<Definition>) => {
+    history.current = h;
+    current.current = next;
+    setDefinition(next);
+    setSteps({ undo: h.past.length > 0, redo: h.future.length > 0 });
     setState("unsaved");
   }, []);
 
+  const change = useCallback(
+    (make: (d: Definition) => Definition) => {
+      const before = current.current;
+      const field = isTyping(document.activeElement) ? document.activeElement : null;
+      show(make(before), changing(history.current, before, field, Date.now()));
+    },
+    [show],
+  );
+
   const undo = useCallback(() => {
-    const before = history.current.pop();
-    if (before) {
-      setDefinition(before);
-      setState("unsaved");
+    const back = undone(history.current, current.current);
+    if (back) {
+      show(back[1], back[0]);
     }
-  }, []);
+  }, [show]);
+
+  const redo = useCallback(() => {
+    const again = redone(history.current, current.current);
+    if (again) {
+      show(again[1], again[0]);
+    }
+  }, [show]);
 
   const discard = () => {
-    history.current = [];
+    history.current = none();
+    setSteps({ undo: false, redo: false });
     setDefinition(base.current);
     setState("saved");
   };
@@ -150,6 +170,8 @@ export function useDraft(assessment: string, loaded: Schemas["KeyView"]) {
     definition,
     change,
     undo,
+    redo,
+    steps,
     /** Leaves all that is not saved. */
     discard,
     faults: checked.faults,

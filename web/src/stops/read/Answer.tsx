@@ -52,7 +52,7 @@ export function Answer({
         <StripOfAnswers answers={view.answers} at={at} onGo={onGo} />
         <span className="text-small text-soft" aria-live="polite">
           {t("{{n}} of {{all}} read", { n: read, all: view.answers.length })} ·{" "}
-          <TextButton onClick={onNames}>{names ? t("names shown") : t("names hidden")}</TextButton>
+          <TextButton onClick={onNames}>{names ? t("Hide names") : t("Show names")}</TextButton>
         </span>
       </div>
       <article className="px-6 pb-4" aria-label={t("The answer")}>
@@ -72,7 +72,7 @@ export function Answer({
         </ol>
         <p className="mt-3 text-small text-soft">
           {question.maxWords
-            ? t("{{n}} words of at most {{max}}", { n: answer.words, max: question.maxWords })
+            ? t("{{count}} words of at most {{max}}", { count: answer.words, max: question.maxWords })
             : t("{{count}} words", { count: answer.words })}
           {question.maxWords !== null && answer.words > question.maxWords && (
             <strong className="text-waiting"> · {t("over the limit")}</strong>

@@ -7,7 +7,7 @@ import { useKeys } from "../../parts/Keys";
 import { Sheet } from "../../parts/Sheet";
 import { Empty, Loaded } from "../../parts/States";
 import { same } from "../../parts/same";
-import { type Typed, useTypedStore } from "../../parts/typed";
+import { type Typed, useTyped, useTypedStore } from "../../parts/typed";
 import { t } from "../../text";
 import { sectionQuery, useWhere } from "../Assessment";
 import { Answer } from "./Answer";
@@ -17,6 +17,10 @@ import { ReadMargin } from "./ReadMargin";
 export type Change = Schemas["ReadingChange"];
 type View = Schemas["ReadView"];
 type ReadAnswer = Schemas["ReadAnswer"];
+
+/** A reading that was saved from this window, and the mark that it made: by it, it can be taken back. */
+type Made = { answer: string; item: string; names: boolean; saw: string };
+const MOST_UNDO = 200;
 
 /** Open answers by question, with the rubric under the digits; stop anywhere, go on later. */
 export function Read() {
@@ -45,8 +49,8 @@ export function Read() {
           <Sheet margin={null}>
             <Empty title={t("Nothing to read.")}>
               {view.questions.length === 0
-                ? t("This paper has no open question.")
-                : t("Open answers come here as soon as a student has handed in.")}
+                ? t("This assessment has no open questions.")
+                : t("Open answers come here as soon as a student hands in.")}
             </Empty>
           </Sheet>
         ) : (
@@ -103,12 +107,16 @@ function Reader({
   const put = (saved: ReadAnswer) => {
     client.setQueryData<View>(queryKey, (v) => v && afterReading(v, saved));
   };
+  const [made, setMade] = useTyped<Made[]>(`read:${assessment}`, [], sessionStorage);
   // Another answer may be on the page when this one is saved: what was typed goes from where it was kept.
   const done = {
     onMutate: () => typed,
     onSuccess: (saved: ReadAnswer, _: unknown, kept: Typed<Change>) => {
       kept.keep(null);
       put(saved);
+      setMade(
+        [...made, { answer: saved.answer, item: question.item, names, saw: saved.saw }].slice(-MOST_UNDO),
+      );
     },
   };
   const save = useMutation({
@@ -117,16 +125,48 @@ function Reader({
     ...done,
   });
   const undo = useMutation({
-    mutationFn: () =>
+    mutationFn: (last: Made) =>
       ok(
         api.POST("/api/assessments/{assessment}/readings/{item}/{answer}/undo", {
-          params: path,
-          body: { saw: answer.saw },
+          params: {
+            path: { assessment, item: last.item, answer: last.answer },
+            query: { names: last.names },
+          },
+          body: { saw: last.saw },
         }),
       ),
-    ...done,
+    onSuccess: (back, last) => {
+      // An older reading of the same answer can be taken back from what stands now.
+      setMade(
+        made
+          .slice(0, -1)
+          .map((m) => (m.answer === last.answer && m.item === last.item ? { ...m, saw: back.saw } : m)),
+      );
+      if (last.item === question.item && last.names === names) {
+        put(back);
+        const where = view.answers.findIndex((a) => a.answer === last.answer);
+        setAt(where < 0 ? at : where);
+      } else {
+        const nextParams = new URLSearchParams(params);
+        nextParams.set("question", last.item);
+        last.names ? nextParams.set("names", "shown") : nextParams.delete("names");
+        void client.invalidateQueries({ queryKey: ["readings", assessment] });
+        setParams(nextParams);
+      }
+    },
+    onError: (error) => {
+      if (error instanceof Problem && error.code !== "offline") {
+        setMade(made.slice(0, -1));
+      }
+    },
   });
-  const theirs = overtaken(save.error ?? undo.error);
+  const takeBack = () => {
+    const last = made.at(-1);
+    if (last && !undo.isPending) {
+      undo.mutate(last);
+    }
+  };
+  const theirs = overtaken(save.error);
   const complete =
     question.criteria.every((c) => change.levels[c.id] !== undefined) &&
     (question.criteria.length > 0 || !!change.points);
@@ -156,21 +196,21 @@ function Reader({
     ...Array.from(
       { length: 10 },
       (_, d) =>
-        [String(d), d === 0 ? t("a level, then the next criterion (0 to 9)") : "", () => choose(d)] as [
-          string,
-          string,
-          () => void,
-        ],
+        [
+          String(d),
+          d === 0 ? t("choose a level, go to the next criterion (0 to 9)") : "",
+          () => choose(d),
+        ] as [string, string, () => void],
     ),
     ["Enter", t("save, next unread"), saveAndGo],
-    ["[", t("earlier answer"), () => step(-1)],
-    ["]", t("later answer"), () => step(1)],
+    ["[", t("previous answer"), () => step(-1)],
+    ["]", t("next answer"), () => step(1)],
     ["j", "", () => step(1)],
     ["k", "", () => step(-1)],
     ["h", t("hold back"), hold],
     ["/", t("comment"), () => document.getElementById("comment")?.focus()],
     ["n", t("private note"), () => document.getElementById("private-note")?.focus()],
-    ["u", t("undo"), () => undo.mutate()],
+    ["u", t("take back your last reading"), takeBack],
   ]);
   const toggleNames = () => {
     const nextParams = new URLSearchParams(params);
@@ -222,19 +262,24 @@ function Reader({
         />
         <div className="sticky bottom-0 mt-auto flex flex-wrap items-center gap-2 border-t border-rule bg-sheet px-6 py-3">
           <Button look="quiet" hotkey="[" onClick={() => step(-1)} disabled={at === 0}>
-            {t("earlier")}
+            {t("Previous")}
           </Button>
           <Button look="quiet" hotkey="]" onClick={() => step(1)} disabled={at === view.answers.length - 1}>
-            {t("later")}
+            {t("Next")}
           </Button>
           <Button look="quiet" hotkey="H" onClick={hold}>
             {t("hold back")}
           </Button>
+          {made.length > 0 && (
+            <Button look="quiet" hotkey="U" onClick={takeBack} disabled={undo.isPending}>
+              {t("Undo")}
+            </Button>
+          )}
           <span className="mx-auto text-small text-soft" role="status">
             {save.isPending ? t("Saving…") : t("Kept on this device until you save it.")}
           </span>
           <Button look="strong" hotkey="Enter" disabled={!complete || save.isPending} onClick={saveAndGo}>
-            {t("Save, next unread")}
+            {t("Save and go to the next unread")}
           </Button>
         </div>
       </div>

@@ -71,7 +71,7 @@ export function ReadMargin({
         id="comment"
         label={
           <>
-            {t("For the student")} <Kbd>/</Kbd>
+            {t("Comment for the student")} <Kbd>/</Kbd>
           </>
         }
         value={change.comment}
@@ -92,7 +92,9 @@ export function ReadMargin({
         onKeyDown={saveOnEnter}
         onChange={(e) => onChange({ ...change, note: e.target.value })}
       />
-      <p className="mt-2 text-small text-soft">{t("Ctrl Enter saves from a field, Esc leaves it.")}</p>
+      <p className="mt-2 text-small text-soft">
+        {t("Press Ctrl Enter to save from a field, Esc to leave it.")}
+      </p>
     </>
   );
 }

@@ -9,6 +9,7 @@ import { useTyped } from "../../parts/typed";
 import { t } from "../../text";
 import { pointsInWords } from "../../text/figures";
 import { sectionQuery, useWhere } from "../Assessment";
+import { type DecidedGroup, DecidedRows } from "./DecidedRows";
 import { SettleMargin } from "./SettleMargin";
 
 type Group = Schemas["DoubtGroup"];
@@ -54,8 +55,13 @@ function Doubts({
     [],
     sessionStorage,
   );
-  const question = view.questions.find((q) => q.item === item) ?? view.questions[0];
-  const group = question?.groups.find((g) => g.form === form) ?? question?.groups[0];
+  const question =
+    view.questions.find((q) => q.item === item) ??
+    view.questions.find((q) => q.groups.length > 0) ??
+    view.questions[0];
+  const decided = question?.decided.find((g) => g.form === form);
+  const waiting = question?.groups.find((g) => g.form === form) ?? question?.groups[0];
+  const group = decided ? again(decided) : waiting;
   const byHand = reach === "THESE" || group?.byHand === true;
   const decision: Decision | undefined = question &&
     group && {
@@ -71,8 +77,9 @@ function Doubts({
   const path = { params: { path: { assessment } } };
   const settle = useMutation({
     mutationFn: (d: Decision) => ok(api.POST("/api/assessments/{assessment}/doubts", { ...path, body: d })),
-    onSuccess: async (decided, d) => {
-      setLast([...last, { decision: d, decided }]);
+    onSuccess: async (done, d) => {
+      setLast([...last, { decision: d, decided: done }]);
+      setForm(undefined);
       setReach("EXACT");
       setCredit("1");
       setNote("");
@@ -115,7 +122,7 @@ function Doubts({
   };
   const step = (by: number) => {
     const groups = question?.groups ?? [];
-    const at = groups.findIndex((g) => g.form === group?.form) + by;
+    const at = (decided ? -1 : groups.findIndex((g) => g.form === group?.form)) + by;
     if (groups[at]) {
       setForm(groups[at].form);
     }
@@ -130,9 +137,13 @@ function Doubts({
     ["1", t("full marks"), () => setCredit("1")],
     ["2", t("half marks"), () => setCredit("1/2")],
     ["0", t("no marks"), () => setCredit("0")],
-    [".", t("another share"), () => document.getElementById("other-credit")?.focus()],
-    ["v", t("these students only, key unchanged"), () => setReach(reach === "THESE" ? "EXACT" : "THESE")],
-    ["Enter", t("settle it"), confirm],
+    [".", t("other credit"), () => document.getElementById("other-credit")?.focus()],
+    [
+      "v",
+      t("these students only (the key stays the same)"),
+      () => setReach(reach === "THESE" ? "EXACT" : "THESE"),
+    ],
+    ["Enter", t("settle"), confirm],
     ["j", t("next answer"), () => step(1)],
     ["k", t("previous answer"), () => step(-1)],
     ["ArrowDown", "", () => step(1)],
@@ -146,6 +157,7 @@ function Doubts({
           assessment={assessment}
           question={question}
           group={group}
+          decided={decided}
           decision={decision}
           credit={credit}
           onCredit={setCredit}
@@ -163,7 +175,7 @@ function Doubts({
     >
       {!question ? (
         <Empty title={t("Nothing is in doubt.")}>
-          {t("Answers that the key cannot decide come here, equal ones together.")}
+          {t("Answers that the key cannot decide come here. The same answers are grouped.")}
         </Empty>
       ) : (
         <>
@@ -173,12 +185,15 @@ function Doubts({
             </h2>
             <p className="my-1 font-script text-words">{question.prompt}</p>
             <p className="text-small text-soft">
-              {t("{{settled}} of {{all}} settled by the key, {{waiting}} answers in {{groups}} groups wait", {
-                settled: question.settled,
-                all: question.answers,
-                waiting: question.answers - question.settled,
-                groups: question.groups.length,
-              })}
+              {t(
+                "The key decided {{settled}} of {{all}}. {{waiting}} answers in {{groups}} groups wait for you.",
+                {
+                  settled: question.settled,
+                  all: question.answers,
+                  waiting: question.answers - question.settled,
+                  groups: question.groups.length,
+                },
+              )}
             </p>
           </div>
           <ul>
@@ -186,24 +201,52 @@ function Doubts({
               <GroupRow
                 key={g.form}
                 group={g}
-                here={g.form === group?.form}
+                here={!decided && g.form === group?.form}
                 credit={credit}
                 onChoose={() => setForm(g.form)}
                 onDecide={decide}
               />
             ))}
           </ul>
-          <Then questions={view.questions.filter((q) => q !== question)} onChoose={setItem} />
+          {question.groups.length === 0 && (
+            <p className="border-b border-rule px-6 py-4 text-soft">{t("No doubts are left here.")}</p>
+          )}
+          <DecidedRows groups={question.decided} here={decided?.form} onChoose={setForm} />
+          <Then
+            title={t("Other questions with doubts")}
+            questions={view.questions.filter((q) => q !== question && q.groups.length > 0)}
+            onChoose={setItem}
+          />
+          <Then
+            title={t("Questions decided in Settle")}
+            questions={view.questions.filter((q) => q !== question && q.groups.length === 0)}
+            onChoose={setItem}
+          />
         </>
       )}
     </Sheet>
   );
 }
 
+/** A decided group as one to decide about. */
+function again(g: DecidedGroup): Group {
+  return {
+    form: g.form,
+    shown: g.shown,
+    students: g.students,
+    because: g.because,
+    near: g.because,
+    phrase: null,
+    like: [],
+    byHand: g.these,
+    saw: g.saw,
+  };
+}
+
 const SHARES: [string, string, string][] = [
-  ["1", "full", "1"],
-  ["1/2", "half", "2"],
-  ["0", "none", "0"],
+  ["1", "full credit", "1"],
+  ["1/2", "half credit", "2"],
+  ["0", "no credit", "0"],
 ];
 
 function GroupRow({
@@ -256,13 +299,21 @@ function names(students: string[]): string {
   return students.length > 3 ? `${shown} +${students.length - 3}` : shown;
 }
 
-function Then({ questions, onChoose }: { questions: Question[]; onChoose: (item: string) => void }) {
+function Then({
+  title,
+  questions,
+  onChoose,
+}: {
+  title: string;
+  questions: Question[];
+  onChoose: (item: string) => void;
+}) {
   if (questions.length === 0) {
     return null;
   }
   return (
-    <section aria-label={t("Then")} className="px-6 py-5">
-      <h2 className="mb-1 text-small font-semibold text-soft">{t("Then")}</h2>
+    <section aria-label={title} className="px-6 py-5">
+      <h3 className="mb-1 text-small font-semibold text-soft">{title}</h3>
       <ul>
         {questions.map((q) => (
           <li key={q.item} className="border-b border-rule">
@@ -271,11 +322,15 @@ function Then({ questions, onChoose }: { questions: Question[]; onChoose: (item:
               onClick={() => onChoose(q.item)}
               className="flex w-full gap-6 py-1.5 text-left"
             >
-              <span className="w-8 font-semibold text-waiting">{q.answers - q.settled}</span>
+              <span
+                className={`w-8 font-semibold ${q.groups.length > 0 ? "text-waiting" : "text-by-person"}`}
+              >
+                {q.groups.length > 0 ? q.answers - q.settled : q.decided.length}
+              </span>
               <span>
                 {t("Question {{n}}", { n: q.number })} ·{" "}
                 <span className="font-script">
-                  {q.groups
+                  {(q.groups.length > 0 ? q.groups : q.decided)
                     .slice(0, 4)
                     .map((g) => g.shown)
                     .join(", ")}

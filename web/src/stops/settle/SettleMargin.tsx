@@ -8,12 +8,15 @@ import { MarkWithReason } from "../../parts/Mark";
 import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
+import { points } from "../../text/figures";
+import { byWhom, type DecidedGroup } from "./DecidedRows";
 import type { Decision } from "./Settle";
 
 type Props = {
   assessment: string;
   question: Schemas["QuestionDoubts"] | undefined;
   group: Schemas["DoubtGroup"] | undefined;
+  decided: DecidedGroup | undefined;
   decision: Decision | undefined;
   credit: string;
   onCredit: (credit: string) => void;
@@ -29,14 +32,14 @@ type Props = {
 };
 
 const TITLES: Record<string, string> = {
-  "1": "If you give full marks",
-  "1/2": "If you give half marks",
-  "0": "If you give no marks",
+  "1": "If you give full credit",
+  "1/2": "If you give half credit",
+  "0": "If you give no credit",
 };
 const BUTTONS: Record<string, string> = {
-  "1": "Give full marks to {{n}}",
-  "1/2": "Give half marks to {{n}}",
-  "0": "Give no marks to {{n}}",
+  "1": "Give full credit to {{count}} answers",
+  "1/2": "Give half credit to {{count}} answers",
+  "0": "Give no credit to {{count}} answers",
 };
 
 /** The effect of the decision, what the key learns, and a word to those who wrote it. */
@@ -99,11 +102,22 @@ function Deciding(p: Props & { group: Schemas["DoubtGroup"]; question: Schemas["
   const n = preview.data?.marks ?? p.group.students.length;
   return (
     <>
-      <MarginPart title={t(TITLES[p.credit] ?? "If you give {{credit}} of the marks", { credit: p.credit })}>
+      {p.decided && (
+        <Note by="person">
+          <strong>{t("Already decided: {{credit}} credit.", { credit: points(p.decided.credit) })}</strong>{" "}
+          {byWhom(p.decided)}. {t("A new decision takes its place.")}
+        </Note>
+      )}
+      <MarginPart title={t(TITLES[p.credit] ?? "If you give {{credit}} credit", { credit: p.credit })}>
         {preview.error ? (
           <Trouble error={preview.error} />
         ) : (
-          preview.data && <Effect effect={preview.data} by={p.reach === "THESE" ? "person" : "rule"} />
+          preview.data && (
+            <>
+              <Effect effect={preview.data} by={p.reach === "THESE" ? "person" : "rule"} />
+              <Also also={preview.data.also} />
+            </>
+          )
         )}
         {p.reach !== "THESE" && (
           <Note>
@@ -116,17 +130,20 @@ function Deciding(p: Props & { group: Schemas["DoubtGroup"]; question: Schemas["
                   n: p.question.number,
                   text: p.group.shown,
                 })}{" "}
-            {t("Equal answers in other sections, and later ones, are scored at once.")}
+            {t("The same answer is scored at once in other sections and from now on.")}
           </Note>
         )}
         <Button look="strong" hotkey="Enter" disabled={p.pending || !preview.data} onClick={p.onConfirm}>
-          {t(BUTTONS[p.credit] ?? "Give {{credit}} to {{n}}", { n, credit: p.credit })}
+          {t(BUTTONS[p.credit] ?? "Give {{credit}} credit to {{count}} answers", {
+            count: n,
+            credit: p.credit,
+          })}
         </Button>
       </MarginPart>
-      <MarginPart title={t("Another share of the points")}>
+      <MarginPart title={t("Other credit")}>
         <input
           id="other-credit"
-          aria-label={t("a share from 0 to 1, such as 3/4")}
+          aria-label={t("Credit from 0 to 1, such as 3/4")}
           placeholder={t("such as 3/4")}
           value={p.credit in TITLES ? "" : p.credit}
           onChange={(e) => p.onCredit(e.target.value || "1")}
@@ -143,17 +160,17 @@ function Deciding(p: Props & { group: Schemas["DoubtGroup"]; question: Schemas["
         </Note>
       )}
       <fieldset className="mb-5" disabled={p.group.byHand}>
-        <legend className="mb-2 text-small font-semibold text-soft">{t("Put it in the key as")}</legend>
+        <legend className="mb-2 text-small font-semibold text-soft">{t("This decision holds for")}</legend>
         <Reach p={p} value="EXACT">
           {t("exactly this answer")}
         </Reach>
         {p.group.phrase && p.question.kind === "text" && (
           <Reach p={p} value="HOLDS">
-            {t("any answer with")} <strong>{p.group.phrase}</strong> {t("in it")}
+            {t("any answer that contains “{{text}}”", { text: p.group.phrase })}
           </Reach>
         )}
         <Reach p={p} value="THESE">
-          {t("these students only, key unchanged")} <Kbd>V</Kbd>
+          {t("these students only (the key stays the same)")} <Kbd>V</Kbd>
         </Reach>
       </fieldset>
       {!(p.reach === "HOLDS") && (
@@ -173,6 +190,25 @@ function Deciding(p: Props & { group: Schemas["DoubtGroup"]; question: Schemas["
   );
 }
 
+/** Other answers that the decision reaches: nobody is surprised by them afterwards. */
+function Also({ also }: { also: Schemas["Also"][] }) {
+  if (also.length === 0) {
+    return null;
+  }
+  return (
+    <Note by="waiting">
+      {t("This decision also reaches:")}
+      <ul className="text-small">
+        {also.map((a) => (
+          <li key={a.shown}>
+            {a.students}× <span className="font-script">{a.shown}</span> · {a.because}
+          </li>
+        ))}
+      </ul>
+    </Note>
+  );
+}
+
 function Reach({ p, value, children }: { p: Props; value: Decision["reach"]; children: React.ReactNode }) {
   return (
     <label className="flex items-baseline gap-2 py-0.5">
@@ -188,7 +224,7 @@ function Likenesses({ like }: { like: Schemas["Likeness"][] }) {
     return null;
   }
   return (
-    <MarginPart title={t("The key lists")}>
+    <MarginPart title={t("Similar entries in the key")}>
       <ul>
         {like.map((l) => (
           <li key={l.listed}>
@@ -200,10 +236,10 @@ function Likenesses({ like }: { like: Schemas["Likeness"][] }) {
               ))}
             </span>{" "}
             <span className="text-small text-soft">
-              {l.accepted ? t("right") : t("known to be wrong")} ·{" "}
+              {l.accepted ? t("right") : t("known wrong answer")} ·{" "}
               {l.holds || l.apart
-                ? t("the answer holds it")
-                : t("{{count}} slips away", { count: l.distance })}
+                ? t("the answer contains it")
+                : t("{{count}} typing slips away", { count: l.distance })}
             </span>
           </li>
         ))}

@@ -66,13 +66,13 @@ export function OneRubric({
       {changed && (
         <div className="sticky bottom-0 mt-3 flex flex-wrap items-center gap-3 border-t border-rule bg-sheet py-3">
           <Button look="strong" disabled={keep.isPending || !title.trim()} onClick={() => keep.mutate()}>
-            {t("Keep it as version {{n}}", { n: version + 1 })}
+            {t("Save as version {{n}}", { n: version + 1 })}
           </Button>
           <Button look="quiet" onClick={() => onDraft(undefined)}>
-            {t("Leave it as it was")}
+            {t("Discard changes")}
           </Button>
           <span className="text-small text-soft">
-            {t("Papers keep the version they have until you take the new one there.")}
+            {t("Assessments keep their version until you choose the new one there.")}
           </span>
         </div>
       )}

@@ -36,7 +36,7 @@ export function RubricMargin({ line, onCopy }: { line: Schemas["RubricLine"]; on
       {(view) => (
         <>
           <MarginPart title={t("Used in")}>
-            {view.uses.length === 0 && <p className="text-soft">{t("Not in any paper yet.")}</p>}
+            {view.uses.length === 0 && <p className="text-soft">{t("Not used yet.")}</p>}
             <ul className="text-small">
               {view.uses.map((u) => (
                 <li key={u.assessment + u.item} className="border-b border-rule py-1">

@@ -66,13 +66,13 @@ export function Rubrics() {
             begin.mutate({ title: t("New rubric"), definition: { criteria: [newCriterion([])] } })
           }
         >
-          {t("Begin a rubric")}
+          {t("New rubric")}
         </Button>
         <Trouble error={begin.error} />
         <Loaded query={query}>
           {(all) =>
             all.length === 0 ? (
-              <Empty title={t("No rubric is kept yet.")}>
+              <Empty title={t("No rubrics in the bank yet.")}>
                 {t("Begin one here, or keep the rubric of a question in its key. Papers take copies of it.")}
               </Empty>
             ) : (
@@ -131,7 +131,7 @@ function RubricTable({
     <table className="mt-3 w-full">
       <thead>
         <tr className="border-b border-rule text-left text-small text-soft">
-          {[t("Rubric"), t("Made of"), t("Whose"), t("Version"), t("Up to")].map((name) => (
+          {[t("Rubric"), t("Structure"), t("Owner"), t("Version"), t("Maximum")].map((name) => (
             <th key={name} scope="col" className="py-1 font-normal">
               {name}
             </th>

@@ -36,11 +36,13 @@ export function SpotKey({ item, onChange }: KeyProps) {
         />
         {item.picture && (
           <Field
-            label={t("What the picture shows, for whoever cannot see it")}
+            label={t("Description of the picture, for people who cannot see it")}
             value={item.picture.alt}
             className="min-w-60 flex-1"
             fault={
-              item.picture.alt.trim() ? undefined : t("The picture has no words yet: say what it shows.")
+              item.picture.alt.trim()
+                ? undefined
+                : t("This picture has no description yet. Say what it shows.")
             }
             onChange={(e) =>
               onChange({ ...item, picture: { file: item.picture?.file ?? "", alt: e.target.value } })
@@ -133,7 +135,7 @@ function Canvas({ item, onChange }: KeyProps) {
         />
         {shape === "polygon" && (
           <TextButton disabled={corners.length < 3} onClick={() => add(polygon(id, corners))}>
-            {t("close the polygon ({{n}} corners)", { n: corners.length })}
+            {t("Close the polygon ({{count}} corners)", { count: corners.length })}
           </TextButton>
         )}
         <span className="text-small text-soft">

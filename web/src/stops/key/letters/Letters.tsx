@@ -127,18 +127,18 @@ export function Letters({ assessment, view, draft }: KeyPage) {
     setAt(Math.min(after.length, at + answers.length));
     setTold(
       unfit.length > 0
-        ? t("{{n}} answers pasted; these fit no row: {{unfit}}", {
-            n: answers.length - unfit.length,
+        ? t("{{count}} answers pasted. These did not fit: {{unfit}}", {
+            count: answers.length - unfit.length,
             unfit: unfit.slice(0, 8).join(", "),
           })
-        : t("{{n}} answers pasted", { n: answers.length }),
+        : t("{{count}} answers pasted", { count: answers.length }),
     );
   };
   useKeys([
-    ["A–Z", t("writes a letter and goes on"), () => grid.current?.focus()],
-    ["#", t("makes the row a number"), () => {}],
-    ["O", t("makes the row open; then its points"), () => {}],
-    ["Space", t("skips"), () => {}],
+    ["A–Z", t("fill the row, go to the next"), () => grid.current?.focus()],
+    ["#", t("make it a number"), () => {}],
+    ["O", t("make it open, then type its points"), () => {}],
+    ["Space", t("skip the row"), () => {}],
   ]);
   const setAll = (next: Alphabet) => {
     setAlphabet(next);
@@ -214,7 +214,7 @@ export function Letters({ assessment, view, draft }: KeyPage) {
       </p>
       <p className="px-4 py-3 text-small text-soft">
         {t(
-          "Letters write and go on. T, F: true, false. #: number. O: open, then its points. Digits: points. Space skips, Backspace takes back, Delete takes the row out. Paste letters from anywhere.",
+          "Type a letter to fill the row and go to the next. T, F: true, false. #: number. O: open, then its points. Digits set the points. Space skips, Backspace erases, Delete removes the row. You can also paste letters.",
         )}
       </p>
     </Sheet>

@@ -29,7 +29,7 @@ export function LettersHead({
         onChange={(n) => onAlphabet({ ...alphabet, letters: Number(n) })}
       />
       <Choose
-        label={t("even rows")}
+        label={t("Letters in even rows")}
         value={alphabet.alternate ? "other" : "same"}
         options={[
           ["same", t("same letters")],
@@ -38,7 +38,7 @@ export function LettersHead({
         onChange={(v) => onAlphabet({ ...alphabet, alternate: v === "other" })}
       />
       <span className="ml-auto text-soft">
-        {t("{{done}} of {{of}}", { done, of })}
+        {t("{{done}} of {{of}} rows filled", { done, of })}
         <Seconds began={began} running={done < of || of === 0} />
       </span>
     </div>
@@ -57,6 +57,6 @@ function Seconds({ began, running }: { began: number | null; running: boolean })
     return () => clearInterval(timer);
   }, [began, running]);
   return began === null ? null : (
-    <> · {t("{{n}} seconds", { n: Math.max(0, Math.round((now - began) / 1000)) })}</>
+    <> · {t("{{count}} seconds", { count: Math.max(0, Math.round((now - began) / 1000)) })}</>
   );
 }

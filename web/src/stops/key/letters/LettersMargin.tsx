@@ -37,8 +37,8 @@ export function LettersMargin({
       <MarginPart title={t("How this scores")}>
         <Note by="rule">
           {t("{{count}} questions", { count: rows.length })}, {sums && pointsInWords(sums.points)}.{" "}
-          {open.length > 0 && t("Read by hand: {{rows}}.", { rows: open.join(", ") })}{" "}
-          {t("Two marks in a row come to you in Settle.")}
+          {open.length > 0 && t("To read: {{rows}}.", { rows: open.join(", ") })}{" "}
+          {t("A row with two letters chosen comes to you in Settle.")}
         </Note>
       </MarginPart>
       {row && (
@@ -103,10 +103,10 @@ function SeveralAtOnce({
     setFault("");
   };
   return (
-    <MarginPart title={t("Several at once")}>
+    <MarginPart title={t("Change several rows")}>
       <Field
         hidden
-        label={t("several rows at once")}
+        label={t("Change several rows")}
         value={line}
         placeholder="11-13 true/false"
         fault={fault || undefined}

@@ -24,7 +24,7 @@ export function Questions({ draft }: { draft: ReturnType<typeof useDraft> }) {
     );
   };
   return (
-    <MarginPart title={t("The questions")}>
+    <MarginPart title={t("Question paper")}>
       <ul className="mb-2">
         {questions.map((q) => (
           <li key={q.file} className="flex items-baseline gap-2 border-l-3 border-rule pl-3">
@@ -54,7 +54,7 @@ export function Questions({ draft }: { draft: ReturnType<typeof useDraft> }) {
         ))}
       </ul>
       <FileField
-        label={t("the questions as PDF or picture")}
+        label={t("Add the question paper (PDF or picture)")}
         accept="application/pdf,image/png,image/jpeg,image/webp"
         onFile={take}
       />

@@ -51,8 +51,8 @@ describe("several rows at once", () => {
   });
   it("say what is not understood, and which rows there are", () => {
     expect(changed("6-30 number")).toBe("there are rows 1 to 25");
-    expect(changed("6-9 nonsense")).toContain("“nonsense” is no kind of row");
-    expect(changed("true/false")).toContain("first the rows");
+    expect(changed("6-9 nonsense")).toContain("“nonsense” is not a kind of row");
+    expect(changed("true/false")).toContain("Type the rows first");
   });
 });
 

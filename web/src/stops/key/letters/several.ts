@@ -11,7 +11,7 @@ export type Several = { from: number; to: number; apply: (item: Item) => Item } 
 export function readSeveral(line: string, rows: number, codes: string[]): Several {
   const found = /^\s*(all|\d+)(?:\s*(?:-|–|to|\.\.)\s*(\d+))?\s*:?\s+(.+?)\s*$/i.exec(line);
   if (!found) {
-    return { fault: "first the rows, such as 6-9 or all, then what they are" };
+    return { fault: "Type the rows first (such as 6-9, or all), then what they should be." };
   }
   const all = found[1]?.toLowerCase() === "all";
   const from = all ? 1 : Number(found[1]);
@@ -47,7 +47,7 @@ function readWhat(what: string, codes: string[]): ((item: Item) => Item) | strin
     return (item) =>
       put(item, "standards", [...(item.standards ?? []).filter((s) => s.code !== code), { code }]);
   }
-  return `“${what}” is no kind of row, no points, no letters and no standard's code`;
+  return `“${what}” is not a kind of row, a number of points, a set of letters or a standard's code.`;
 }
 
 /** `A-E`, `F–J` or `ABCD`; a stretch leaves out the letters that its alphabet leaves out. */

@@ -19,8 +19,8 @@ export function Awards({
       names={{
         name: (from) => t("title of the award from {{from}}", { from }),
         words: (from) => t("words with the award from {{from}}", { from }),
-        namePlaceholder: t("what is given"),
-        wordsPlaceholder: t("what is said with it"),
+        namePlaceholder: t("Title of the award"),
+        wordsPlaceholder: t("Message with the award"),
         another: t("another award"),
       }}
       fault={(i) => faults.filter((f) => f.path.startsWith(`awards[${i}]`)).map((f) => f.message)}

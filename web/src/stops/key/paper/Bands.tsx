@@ -21,8 +21,8 @@ export function Bands({
       names={{
         name: (from) => t("name of the band from {{from}}", { from }),
         words: (from) => t("message of the band from {{from}}", { from }),
-        namePlaceholder: t("what it is called"),
-        wordsPlaceholder: t("what is said to whoever reaches it"),
+        namePlaceholder: t("Name of the band"),
+        wordsPlaceholder: t("Message to students in this band"),
         another: t("another band"),
       }}
       fault={(i) => faults.filter((f) => f.path.startsWith(`grading.bands[${i}]`)).map((f) => f.message)}

@@ -41,7 +41,7 @@ export function Draws({
           <legend className="sr-only">{t("draw {{id}}", { id: draw.id })}</legend>
           <div className="flex flex-wrap items-end gap-4">
             <Count
-              label={t("Asked")}
+              label={t("Draw")}
               value={draw.take}
               className="w-20"
               onChange={(n) => set({ ...draw, take: n ?? 0 })}
@@ -50,14 +50,14 @@ export function Draws({
               {t("of {{n}}", { n: definition.items.filter((x) => x.draw === draw.id).length })}
             </span>
             <Field
-              label={t("Of these, by standard")}
+              label={t("By standard")}
               defaultValue={quotasText(draw.quotas)}
               placeholder="2 T1, 2 T2"
               className="w-48"
               onChange={(e) => set(put(draw, "quotas", quotasOf(e.target.value)))}
             />
             <Field
-              label={t("Difficulty around")}
+              label={t("Expected mean around")}
               value={draw.difficulty ?? ""}
               placeholder="0.6"
               className="w-36"
@@ -65,7 +65,7 @@ export function Draws({
             />
             <Choose
               className="pb-1"
-              label={t("drawn")}
+              label={t("When drawn")}
               value={draw.each ?? "sitting"}
               options={[
                 ["sitting", t("once, when it is given out")],
@@ -79,7 +79,7 @@ export function Draws({
           </div>
           <Pool definition={definition} draw={draw} onChange={onChange} />
           <Link className="text-small underline" to={`/bank?into=${assessment}&draw=${draw.id}`}>
-            {t("items from the bank")}
+            {t("Add items from the bank")}
           </Link>
           <Report report={reports.find((r) => r.id === draw.id)} />
           {faults
@@ -99,7 +99,7 @@ export function Draws({
           }))
         }
       >
-        {t("another draw")}
+        {t("Add a draw")}
       </TextButton>
     </section>
   );
@@ -118,7 +118,7 @@ function Pool({
   const able = definition.items.filter((i) => i.kind !== "passage" && (!i.draw || i.draw === draw.id));
   return (
     <details className="my-2">
-      <summary className="text-small underline">{t("which items")}</summary>
+      <summary className="text-small underline">{t("Questions in this draw")}</summary>
       <ul className="max-h-60 overflow-y-auto">
         {able.map((item) => (
           <li key={item.id}>
@@ -158,12 +158,12 @@ function Report({ report }: { report: Schemas["DrawReport"] | undefined }) {
   return (
     <p className="text-small text-soft">
       {report.mean === null
-        ? t("Nothing is known of the items' difficulty, so nothing can be said of how alike the draws are.")
+        ? t("These questions have no expected mean, so the draws cannot be compared.")
         : t(
-            "{{n}} draws compared: the share expected is {{mean}} on the mean, {{hardest}} in the hardest and {{easiest}} in the easiest.",
+            "{{n}} draws compared. Expected mean: {{mean}} on average, {{hardest}} in the hardest, {{easiest}} in the easiest.",
             { n: report.drawn, mean: report.mean, hardest: report.hardest, easiest: report.easiest },
           )}{" "}
-      {report.unknown > 0 && t("{{count}} items have no difficulty.", { count: report.unknown })}
+      {report.unknown > 0 && t("{{count}} items have no expected mean.", { count: report.unknown })}
     </p>
   );
 }

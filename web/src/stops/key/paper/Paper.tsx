@@ -39,14 +39,15 @@ export function Paper({ assessment, draft }: KeyPage) {
     <Sheet
       margin={
         <>
-          <MarginPart title={t("The whole paper")}>
+          <MarginPart title={t("The whole assessment")}>
             <Note by="rule">
               {sums && (
                 <>
                   {t("{{count}} questions", { count: sums.questions })}, {pointsInWords(sums.points)}
-                  {sums.untimed < sums.questions && `, ${t("{{n}} minutes", { n: points(sums.minutes) })}`}
+                  {sums.untimed < sums.questions &&
+                    `, ${t("{{count}} minutes", { count: Number(sums.minutes) })}`}
                   {sums.untimed > 0 &&
-                    `, ${t("{{count}} questions without a time", { count: sums.untimed })}`}
+                    `, ${t("{{count}} questions without an expected time", { count: sums.untimed })}`}
                   .
                 </>
               )}
@@ -81,7 +82,7 @@ export function Paper({ assessment, draft }: KeyPage) {
         )}
         <div className="mt-3 flex flex-wrap items-center gap-4">
           <Button look="quiet" onClick={() => set(withPart)}>
-            {parts.length === 0 ? t("divide it into parts") : t("another part")}
+            {parts.length === 0 ? t("Divide into parts") : t("Add a part")}
           </Button>
           {parts.length > 0 && (
             <>
@@ -94,11 +95,11 @@ export function Paper({ assessment, draft }: KeyPage) {
                   }))
                 }
               >
-                {t("parts have weights")}
+                {t("Give the parts weights")}
               </Check>
               {weighted && (
                 <span className="flex flex-wrap items-center gap-3">
-                  {t("they sum to {{sum}}", { sum: points(sums?.weights ?? "0") })}
+                  {t("Weights add up to {{sum}}", { sum: points(sums?.weights ?? "0") })}
                   <TextButton onClick={() => set((d) => ({ ...d, parts: spread(d.parts ?? []) }))}>
                     {t("spread evenly")}
                   </TextButton>
@@ -120,13 +121,15 @@ export function Paper({ assessment, draft }: KeyPage) {
             checked={definition.shuffle?.items ?? false}
             onChange={(on) => set((d) => ({ ...d, shuffle: { ...d.shuffle, items: on } }))}
           >
-            {t("each student gets the items in an own order, within the parts; a passage keeps its items")}
+            {t(
+              "Shuffle the questions for each student, within each part. A passage stays with its questions.",
+            )}
           </Check>
           <Check
             checked={definition.shuffle?.options ?? false}
             onChange={(on) => set((d) => ({ ...d, shuffle: { ...d.shuffle, options: on } }))}
           >
-            {t("and the options, but for those that stay last")}
+            {t("Shuffle the options too. Options kept last stay last.")}
           </Check>
         </section>
         <Draws
@@ -222,7 +225,7 @@ function PartSection({
           />
         )}
         <Count
-          label={t("Best of these count")}
+          label={t("Count only the best")}
           value={part.best}
           placeholder={t("all")}
           className="w-36"
@@ -254,7 +257,7 @@ function PartSection({
       />
       {sum && (
         <p className="mt-1 text-right text-small text-soft">
-          {t("{{count}} items", { count: sum.items })}, {pointsInWords(sum.points)}
+          {t("{{count}} questions", { count: sum.items })}, {pointsInWords(sum.points)}
         </p>
       )}
     </section>

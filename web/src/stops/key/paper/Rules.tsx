@@ -20,7 +20,7 @@ export function Rules({ grading, faults, onChange }: RulesProps) {
       <h2 className="mb-2 font-semibold">{t("Rules of the paper")}</h2>
       <div className="flex flex-wrap items-start gap-4">
         <Field
-          label={t("Passed from, percent")}
+          label={t("Pass mark (%)")}
           value={grading.pass ?? ""}
           placeholder={t("no pass mark")}
           className="w-40"
@@ -28,7 +28,7 @@ export function Rules({ grading, faults, onChange }: RulesProps) {
           onChange={(e) => onChange(put(grading, "pass", e.target.value))}
         />
         <Count
-          label={t("Decimals of the percent")}
+          label={t("Decimal places of the percentage")}
           value={grading.percentDigits ?? 1}
           className="w-44"
           fault={fault("percentDigits")}
@@ -36,11 +36,11 @@ export function Rules({ grading, faults, onChange }: RulesProps) {
         />
         <Choose
           className="self-end pb-1"
-          label={t("of several attempts counts")}
+          label={t("Attempt that counts")}
           value={grading.attempts ?? "best"}
           options={[
             ["best", t("the best")],
-            ["last", t("the last")],
+            ["last", t("the latest")],
             ["first", t("the first")],
             ["mean", t("the mean of all")],
           ]}
@@ -52,12 +52,12 @@ export function Rules({ grading, faults, onChange }: RulesProps) {
           checked={late !== undefined}
           onChange={(on) => onChange(put(grading, "late", on ? { perDay: "10%", cap: "50%" } : undefined))}
         >
-          {t("lateness costs")}
+          {t("Late penalty")}
         </Check>
         {late && (
           <>
             <Field
-              label={t("A begun day")}
+              label={t("Each day or part of a day")}
               value={late.perDay ?? ""}
               className="w-24"
               fault={fault("late.perDay")}
@@ -76,7 +76,7 @@ export function Rules({ grading, faults, onChange }: RulesProps) {
           checked={grading.negativeTotals ?? false}
           onChange={(on) => onChange(put(grading, "negativeTotals", on || undefined))}
         >
-          {t("a total may lie below 0")}
+          {t("Allow scores below 0")}
         </Check>
       </div>
       <Curve grading={grading} faults={faults} onChange={onChange} />
@@ -85,9 +85,9 @@ export function Rules({ grading, faults, onChange }: RulesProps) {
 }
 
 const STEPS: [Step, string][] = [
-  ["add", "add percent points"],
+  ["add", "add percentage points"],
   ["scaleTo", "scale so that the highest becomes"],
-  ["root", "10 × the root of the percent"],
+  ["root", "10 × the square root of the percentage"],
   ["line", "a line through two points"],
 ];
 
@@ -96,7 +96,9 @@ function Curve({ grading, faults, onChange }: RulesProps) {
   const set = (next: Record<string, unknown>[]) => onChange(put(grading, "curve", next));
   return (
     <div className="mt-3">
-      <h3 className="text-small font-semibold text-soft">{t("Curve, step after step, on the percent")}</h3>
+      <h3 className="text-small font-semibold text-soft">
+        {t("Curve: steps applied in order to the percentage")}
+      </h3>
       {steps.map((step, i) => {
         const kind = stepKind(step);
         const value = step[kind];

@@ -31,7 +31,7 @@ export function CriterionEditor({
         <Field
           label={t("Criterion")}
           value={criterion.title}
-          placeholder={single ? t("no name: one scale for the whole answer") : ""}
+          placeholder={single ? t("Leave empty for one scale for the whole answer") : ""}
           className="flex-1"
           onChange={(e) => onChange({ ...criterion, title: e.target.value })}
         />
@@ -61,7 +61,7 @@ export function CriterionEditor({
               aria-label={t("what level {{n}} means", { n: i })}
               value={level.text}
               rows={1}
-              placeholder={t("what an answer at this level does")}
+              placeholder={t("What an answer at this level shows")}
               onChange={(e) => set(levels.map((l, n) => (n === i ? { ...l, text: e.target.value } : l)))}
               className="field-sizing-content min-w-0 flex-1 resize-none bg-sheet font-script"
             />

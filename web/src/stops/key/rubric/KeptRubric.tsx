@@ -23,12 +23,7 @@ export function KeptRubric({ item, rubric, onChange }: Props) {
       {kept && item.rubricKept ? (
         <From kept={kept} version={item.rubricKept.version} item={item} rubric={rubric} onChange={onChange} />
       ) : (
-        <Keep
-          item={item}
-          rubric={rubric}
-          onChange={onChange}
-          label={t("keep this rubric for other papers…")}
-        />
+        <Keep item={item} rubric={rubric} onChange={onChange} label={t("Save this rubric to the bank…")} />
       )}
     </div>
   );
@@ -59,16 +54,16 @@ function From({ kept, version, item, rubric, onChange }: Props & { kept: Line; v
   return (
     <>
       <p>
-        {t("From the kept rubric “{{title}}”, version {{n}}.", { title: kept.title, n: version })}{" "}
-        {changedHere && <strong>{t("Changed here since.")}</strong>}{" "}
+        {t("From the bank's rubric “{{title}}”, version {{n}}.", { title: kept.title, n: version })}{" "}
+        {changedHere && <strong>{t("Changed here since then.")}</strong>}{" "}
         <TextButton className="underline" onClick={() => onChange(without(item, "rubricKept"))}>
-          {t("let it go its own way")}
+          {t("Unlink from the bank")}
         </TextButton>
       </p>
       {newer.length > 0 && (
         <>
           <p className="mt-1 font-semibold text-waiting">
-            {t("Version {{n}} is kept now:", { n: kept.version })}
+            {t("The bank has version {{n}}. It changes:", { n: kept.version })}
           </p>
           <ul className="list-disc pl-5">
             {newer.flatMap((v) => v.changes.map((words) => <li key={v.version + words}>{words}</li>))}
@@ -84,7 +79,7 @@ function From({ kept, version, item, rubric, onChange }: Props & { kept: Line; v
               })
             }
           >
-            {t("take version {{n}}", { n: kept.version })}
+            {t("Use version {{n}}", { n: kept.version })}
           </Button>
         </>
       )}
@@ -92,10 +87,10 @@ function From({ kept, version, item, rubric, onChange }: Props & { kept: Line; v
         <div className="mt-1 flex flex-wrap items-start gap-4">
           {kept.mayEdit && newer.length === 0 && (
             <Button look="quiet" disabled={change.isPending} onClick={() => change.mutate()}>
-              {t("keep it as version {{n}}", { n: kept.version + 1 })}
+              {t("Save as version {{n}}", { n: kept.version + 1 })}
             </Button>
           )}
-          <Keep item={item} rubric={rubric} onChange={onChange} label={t("keep it as another…")} />
+          <Keep item={item} rubric={rubric} onChange={onChange} label={t("Save as a new rubric…")} />
         </div>
       )}
       <Trouble error={change.error} />
@@ -139,7 +134,7 @@ function Keep({ item, rubric, onChange, label }: Props & { label: string }) {
         onChange={(e) => setTitle(e.target.value)}
       />
       <Button type="submit" disabled={!title.trim() || add.isPending}>
-        {t("Keep it")}
+        {t("Save")}
       </Button>
       <Button look="quiet" onClick={() => setTitle(null)}>
         {t("Not now")}

@@ -22,12 +22,12 @@ export function MasteredFrom({
     <div className="flex items-end gap-3">
       <Choose
         className="pb-1"
-        label={t("mastered from")}
+        label={t("Mastered from")}
         value={chosen}
         options={[
-          ["none", t("nothing is said")],
+          ["none", t("not used")],
           ...levelsOf(item.rubric).map((l): [string, string] => [`level:${l.id}`, nameOf(l.id, l.name)]),
-          ["points", t("so many points")],
+          ["points", t("a number of points")],
         ]}
         onChange={(to) =>
           set(

@@ -37,7 +37,7 @@ export function OpenKey({
         <h3 className="text-small font-semibold text-soft">{t("Rubric")}</h3>
         <HowRead rubric={rubric} onChange={setRubric} />
         <TextButton className="underline" aria-expanded={taking} onClick={() => setTaking(!taking)}>
-          {t("take a rubric that is there…")}
+          {t("Use an existing rubric…")}
         </TextButton>
       </div>
       {taking && (
@@ -66,13 +66,13 @@ export function OpenKey({
       )}
       <div className="mt-4 flex flex-wrap items-end gap-4">
         <Count
-          label={t("At least so many words")}
+          label={t("Minimum words")}
           value={item.words?.min}
           className="w-44"
           onChange={(min) => onChange(put(item, "words", limits({ ...item.words, min })))}
         />
         <Count
-          label={t("At most so many words")}
+          label={t("Maximum words")}
           value={item.words?.max}
           className="w-44"
           onChange={(max) => onChange(put(item, "words", limits({ ...item.words, max })))}
@@ -83,7 +83,7 @@ export function OpenKey({
             checked={item.rubricShown ?? false}
             onChange={(on) => onChange(put(item, "rubricShown", on || undefined))}
           >
-            {t("students see the rubric beforehand")}
+            {t("Show students the rubric while they answer")}
           </Check>
         )}
       </div>
@@ -119,10 +119,10 @@ function HowRead({
   };
   return (
     <Choose
-      label={t("read by")}
+      label={t("Scored with")}
       value={now}
       options={[
-        ["points", t("points, without a rubric")],
+        ["points", t("points, no rubric")],
         ["scale", t("one scale")],
         ["criteria", t("criteria with levels")],
       ]}

@@ -26,7 +26,7 @@ export function TakeRubric({
   const fits = (text: string) => text.toLowerCase().includes(words.trim().toLowerCase());
   return (
     <section
-      aria-label={t("Rubrics that are there")}
+      aria-label={t("Existing rubrics")}
       className="mb-3 border-l-3 border-by-person bg-by-person-wash px-3 py-2"
       onKeyDown={(e) => e.key === "Escape" && onClose()}
     >
@@ -63,7 +63,7 @@ export function TakeRubric({
                 <Line
                   key={o.id}
                   title={o.prompt || o.id}
-                  detail={t("a question of this paper")}
+                  detail={t("from a question in this assessment")}
                   rubric={o.rubric as Rubric}
                   onTake={(rubric) =>
                     onTake({ ...item, rubric, ...(o.rubricKept ? { rubricKept: o.rubricKept } : {}) })

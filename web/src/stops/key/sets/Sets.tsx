@@ -48,7 +48,7 @@ export function Sets({ assessment, draft }: KeyPage) {
           <MarginPart title={t("What they are for")}>
             <Note>
               {t(
-                "Each set is scored and totalled as a student's would be, at every change of the key. The proposed ones lie right below and right at each bound.",
+                "Each set is scored as a student's answers would be, and again after every change. The suggested sets land just below and exactly on each threshold.",
               )}
             </Note>
           </MarginPart>
@@ -59,22 +59,22 @@ export function Sets({ assessment, draft }: KeyPage) {
       <div className="px-6 py-4">
         <div className="mb-3 flex flex-wrap gap-3">
           <Button look="strong" disabled={propose.isPending} onClick={() => propose.mutate()}>
-            {t("Propose sets at every bound")}
+            {t("Suggest sets for every threshold")}
           </Button>
           <Button
             look="quiet"
             onClick={() => {
-              setTrials([...trials, { name: t("set {{n}}", { n: trials.length + 1 }), answers: {} }]);
+              setTrials([...trials, { name: t("Answer set {{n}}", { n: trials.length + 1 }), answers: {} }]);
               setChosen(trials.length);
             }}
           >
-            {t("an own set")}
+            {t("New answer set")}
           </Button>
         </div>
         <Trouble error={propose.error ?? results.error} />
         {trials.length === 0 ? (
-          <Empty title={t("No set of answers yet.")}>
-            {t("Let sets be proposed, or answer the paper yourself once or more.")}
+          <Empty title={t("No answer sets yet.")}>
+            {t("Let Scholion suggest some, or answer the questions yourself.")}
           </Empty>
         ) : (
           <SetTable
@@ -118,7 +118,7 @@ function SetTable({
     <table className="w-full">
       <thead>
         <tr className="border-b border-rule text-left text-small text-soft">
-          {["Set", "Score", "Percent", "Band", "Said and given", ""].map((name) => (
+          {["Set", "Score", "Percent", "Band", "Message and awards", ""].map((name) => (
             <th key={name} scope="col" className="py-1 font-normal">
               {name ? t(name) : <span className="sr-only">{t("take out")}</span>}
             </th>
@@ -137,8 +137,10 @@ function SetTable({
               </td>
               <td>{r ? `${points(r.score)} / ${points(r.possible)}` : "…"}</td>
               <td className="font-semibold">
-                {r?.percent !== undefined && r.percent !== null && `${points(r.percent)} %`}
-                {r?.provisional && <span className="font-normal text-waiting"> · {t("waits for you")}</span>}
+                {r?.percent !== undefined && r.percent !== null && `${points(r.percent)}%`}
+                {r?.provisional && (
+                  <span className="font-normal text-waiting"> · {t("some marks wait for you")}</span>
+                )}
               </td>
               <td>
                 {r?.band}

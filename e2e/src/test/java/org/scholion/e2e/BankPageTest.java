@@ -18,14 +18,14 @@ class BankPageTest {
                         Map.of("definition", definition(), "revision", 0))
                 .ok();
         try (Browser aud = new Browser(school.address(), 1280, 1000)) {
-            aud.signIn("Aud Meller").open(paper + "/key").clickButton("put all of them into the bank");
-            aud.sees("2 put in").clickButton("put all of them into the bank").sees("0 put in, 2 were there");
-            aud.open("/bank").sees("Nearly equal questions in your bank").isAccessible("Bank, near");
+            aud.signIn("Aud Meller").open(paper + "/key").clickButton("Copy all to the bank");
+            aud.sees("2 put in").clickButton("Copy all to the bank").sees("0 put in, 2 were there");
+            aud.open("/bank").sees("Similar questions in your bank").isAccessible("Bank, near");
             aud.type("words in the item", "gimbal").sees("What keeps a lamp level in its gimbals?");
-            aud.clickButton("change it here").sees("Keep it as version 2").isAccessible("Bank, changing");
+            aud.clickButton("Edit this item").sees("Keep it as version 2").isAccessible("Bank, changing");
             aud.type("Points", "abc").sees("'abc' is not a number");
             aud.type("Points", "3").seesNot("'abc'").clickButton("Keep it as version 2");
-            aud.sees("make it the latest again").hasNoErrors();
+            aud.sees("Restore this version").hasNoErrors();
         }
     }
 

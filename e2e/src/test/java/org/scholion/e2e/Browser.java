@@ -193,8 +193,8 @@ final class Browser implements AutoCloseable {
 
     /** Types what a new item asks, once its empty editor has taken the place of the one before. */
     Browser asks(String text) {
-        waitUntil(() -> field("What is asked").getText().isBlank(), "an empty item");
-        return type("What is asked", text);
+        waitUntil(() -> field("Question text").getText().isBlank(), "an empty item");
+        return type("Question text", text);
     }
 
     /** Presses keys on the page, where no field has the focus. */

@@ -26,11 +26,11 @@ class KeyByMouseTest {
             aud.signIn("Aud Meller").open(paper + "/key").click(BEGIN, "choice").asks("Whither?");
             aud.type("text of option A", "south").type("text of option B", "north");
             aud.clickLabelled("option A is right").click("label", "south").sees("● 1 of 1");
-            aud.clickButton("keep as example").sees("Examples, checked again");
+            aud.clickButton("Keep as an example").sees("Examples, checked again");
 
             aud.click(BEGIN, "short text").asks("Which knot?");
             aud.type("another accepted text", "bowline").press();
-            aud.type("Your answer", "Bowline").sees("● 1 of 1").clickButton("keep as example");
+            aud.type("Your answer", "Bowline").sees("● 1 of 1").clickButton("Keep as an example");
 
             aud.click(BEGIN, "number").asks("How far?").clickButton("type the value");
             aud.type("value", "12").type("Your answer", "12").sees("● 1 of 1");
@@ -54,7 +54,7 @@ class KeyByMouseTest {
 
             aud.click(BEGIN, "correction").asks("Put it right.").type("The faulty sentence", "We was off.");
             aud.clickButton("begin from the faulty sentence").type("a right sentence", "We were off.");
-            aud.type("The sentence, put right", "We were off.").sees("● 1 of 1");
+            aud.type("The corrected sentence", "We were off.").sees("● 1 of 1");
 
             aud.click(BEGIN, "formula").asks("Multiply out.");
             aud.type("another accepted formula", "x^2 + 2x").press();
@@ -96,7 +96,7 @@ class KeyByMouseTest {
         Files.write(large, new byte[30_000_000]);
         aud.click(BEGIN, "on a picture").asks("Show it.").choose(large);
         aud.sees("“sea.png” has 30 MB; at most 10 MB are taken.").choose(Papers.sketch(dir));
-        aud.type("What the picture shows, for whoever cannot see it", "A ledge.");
+        aud.type("Description of the picture, for people who cannot see it", "A ledge.");
         aud.sees("Saved").seesPictures();
         new Select(aud.field("draw a")).selectByVisibleText("rectangle");
         aud.drag(aud.field("picture to draw on: A ledge."), -60, -30, 60, 30)

@@ -16,9 +16,9 @@ class KeyTroubleTest {
     void each_kind_of_bad_input_is_named_at_its_place_and_goes_when_it_is_put_right(Scholion.Running school) {
         String paper = Papers.empty(school, "Full of mistakes");
         try (Browser aud = new Browser(school.address(), 1280, 1000)) {
-            aud.signIn("Aud Meller").open(paper + "/key").sees("Your items will stand here.");
+            aud.signIn("Aud Meller").open(paper + "/key").sees("Your items will appear here.");
             aud.press("c").asks("Whither?").type("text of option A", "south").type("text of option B", "north");
-            aud.sees("Not finished yet").sees("a choice needs at least one keyed option");
+            aud.sees("Not finished yet").sees("choose at least one right option");
             aud.clickLabelled("option A is right").seesNot("Not finished yet");
             aud.type("Points", "abc").sees("'abc' is not a number such as 1.5 or 1/3");
             aud.type("Points", "1.5").seesNot("'abc'");
@@ -33,9 +33,9 @@ class KeyTroubleTest {
             new Select(aud.field("how it is compared")).selectByVisibleText("text");
             aud.seesNot("accepted 1, pattern:");
 
-            aud.hasNoErrors().clickButton("formatting, picture");
+            aud.hasNoErrors().clickButton("Add formatting, a picture");
             aud.paste(
-                    "What is asked",
+                    "Question text",
                     "<p>Tie <b>it</b>.<script>window.ran = 1</script><img src=x onerror='window.ran = 1'></p>");
             aud.sees("Tie it.").sees("Saved");
             // The page's own policy refuses the handler and says so in the console.
@@ -54,9 +54,9 @@ class KeyTroubleTest {
         Lesson lesson = Lesson.written(school, "Key from a set");
         String paper = "/a/" + lesson.id;
         try (Browser aud = new Browser(school.address(), 1280, 1000)) {
-            aud.signIn("Aud Meller").open(paper + "/key?view=sets").clickButton("an own set");
+            aud.signIn("Aud Meller").open(paper + "/key?view=sets").clickButton("New answer set");
             aud.click("label", "At neaps").sees("Saved");
-            aud.clickButton("Items").clickButton("Take the key from answers");
+            aud.clickButton("Items").clickButton("Make the key from answers");
             new Select(aud.field("whose answers become the key")).selectByVisibleText("answer set: set 1");
             aud.sees("key: At neaps instead of At springs").sees("Unchanged, as nothing is answered there");
             aud.clickButton("Take it: 1 change").sees("Saved");
@@ -73,9 +73,9 @@ class KeyTroubleTest {
         String paper = Papers.empty(school, "Shared with Halvard");
         try (Browser aud = new Browser(school.address(), 1280, 1000)) {
             aud.signIn("Aud Meller").open(paper + "/key").sees("This key is shared with");
-            new Select(aud.field("This key is shared with: one more colleague")).selectByVisibleText("Halvard Quist");
-            aud.sees("no longer").isAccessible("Key, shared");
-            aud.open("/standards").clickLink("from Coastal Skills 1").sees("Items whose tags are outdated");
+            new Select(aud.field("This key is shared with: Add a colleague")).selectByVisibleText("Halvard Quist");
+            aud.sees("Stop using").isAccessible("Key, shared");
+            aud.open("/standards").clickLink("from Coastal Skills 1").sees("Items that still use older standards");
             aud.sees("Which side of a boat shows a red light?");
             aud.clickLabelled("carry over Which side of a boat shows a red light?")
                     .seesNot("Which side of a boat shows a red light?");

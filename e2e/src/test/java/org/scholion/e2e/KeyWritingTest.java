@@ -32,14 +32,14 @@ class KeyWritingTest {
             }
             aud.sees("25 of 25");
             System.out.printf("25 letters typed in %.1f s%n", (System.nanoTime() - began) / 1e9);
-            aud.field("several rows at once").sendKeys("11-13 true/false", Keys.ENTER);
-            aud.field("several rows at once").sendKeys("24 open 0-4 from 3", Keys.ENTER);
-            aud.field("several rows at once").sendKeys("90 number", Keys.ENTER);
+            aud.field("Change several rows").sendKeys("11-13 true/false", Keys.ENTER);
+            aud.field("Change several rows").sendKeys("24 open 0-4 from 3", Keys.ENTER);
+            aud.field("Change several rows").sendKeys("90 number", Keys.ENTER);
             aud.sees("there are rows 1 to 25")
                     .sees("open 0–4")
                     .sees("true or false")
                     .sees("22 of 25");
-            aud.field("several rows at once").clear();
+            aud.field("Change several rows").clear();
             aud.clickLabelled("letter key")
                     .focus("letter key")
                     .keys("t", "f", "t")
@@ -58,7 +58,7 @@ class KeyWritingTest {
             throws IOException {
         String paper = Papers.empty(school, "Every kind");
         try (Browser aud = new Browser(school.address(), 1280, 800)) {
-            aud.signIn("Aud Meller").open(paper + "/key").sees("Your items will stand here.");
+            aud.signIn("Aud Meller").open(paper + "/key").sees("Your items will appear here.");
             aud.press("t").asks("Which knot?");
             aud.field("another accepted text").sendKeys("bowline", Keys.ENTER);
             aud.field("Your answer").sendKeys("the Bowlin");
@@ -109,11 +109,11 @@ class KeyWritingTest {
             aud.press("w").asks("Solve.");
             aud.field("the line to start from").sendKeys("2(x+3) = 10");
             aud.sees("This comes to").clickButton("x = 2").sees("Accepted ends");
-            aud.field("Your working, a line for each step").sendKeys("x + 3 = 5", Keys.ENTER, "x = 2");
+            aud.field("Your working, one line for each step").sendKeys("x + 3 = 5", Keys.ENTER, "x = 2");
             aud.sees("● 2 of 2");
 
             aud.press("p").asks("Show the ledge.").choose(Papers.sketch(dir));
-            aud.type("What the picture shows, for whoever cannot see it", "A ledge.");
+            aud.type("Description of the picture, for people who cannot see it", "A ledge.");
             aud.focus("picture to draw on: A ledge.")
                     .keys(Keys.ENTER, Keys.ARROW_RIGHT, Keys.ARROW_RIGHT, Keys.ARROW_RIGHT);
             aud.keys(Keys.ENTER).sees("1 place").isAccessible("A place drawn with keys");
@@ -137,9 +137,9 @@ class KeyWritingTest {
             String key = "/a/" + lesson.id + "/key";
             aud.signIn("Aud Meller").open(key + "?item=q1").sees("When is the range greatest?");
             halvard.signIn("Halvard Quist").open(key + "?item=q2").sees("How this scores");
-            halvard.type("What is asked", "Which knot, says Halvard?").sees("Saved");
-            aud.type("What is asked", "When, says Aud?")
-                    .sees("Changed meanwhile")
+            halvard.type("Question text", "Which knot, says Halvard?").sees("Saved");
+            aud.type("Question text", "When, says Aud?")
+                    .sees("Changed by a colleague")
                     .sees("Halvard Quist was here too");
             aud.sees("Changed by them: item 2.").sees("Saved").hasNoErrors();
         }
@@ -156,7 +156,7 @@ class KeyWritingTest {
         try (Browser aud = new Browser(school.address(), 1280, 1000);
                 Browser noor = new Browser(school.address(), 360, 740)) {
             aud.signIn("Aud Meller").open("/a/" + lesson.id + "/key?item=q1").sees("Editions");
-            aud.type("What is asked", "When is the range of the tide smallest of all?");
+            aud.type("Question text", "When is the range of the tide smallest of all?");
             aud.clickLabelled("option B is right").sees("asks “When is the range of the tide smallest of all?”");
             aud.sees("key: At neaps instead of At springs")
                     .sees("Question 1 asks otherwise now")
@@ -184,9 +184,9 @@ class KeyWritingTest {
             aud.signIn("Aud Meller").open(paper + "/key?view=in").choose(table);
             aud.sees("2 of 3 questions are complete.")
                     .sees("'C' is none of the options")
-                    .sees("its name is not known");
+                    .sees("its name is not recognised");
             new Select(aud.field("what thing is")).selectByVisibleText("standards");
-            aud.sees("no standard has the code 'Z9'").sees("you said so").isAccessible("Questions found");
+            aud.sees("no standard has the code 'Z9'").sees("you chose this").isAccessible("Questions found");
             aud.clickButton("Put 2 questions into the key")
                     .sees("Question 1 · choice")
                     .sees("Saved")
@@ -206,9 +206,9 @@ class KeyWritingTest {
     void a_paper_has_parts_with_weights_a_draw_from_the_bank_and_bounds_that_are_tried(Scholion.Running school) {
         String paper = Papers.empty(school, "Drawn paper");
         try (Browser aud = new Browser(school.address(), 1280, 1000)) {
-            aud.signIn("Aud Meller").open(paper + "/key?view=paper").clickButton("another draw");
+            aud.signIn("Aud Meller").open(paper + "/key?view=paper").clickButton("Add a draw");
             aud.sees("1 are to be drawn, but only 0 items are in the draw").sees("Saved");
-            aud.clickLink("items from the bank")
+            aud.clickLink("Add items from the bank")
                     .type("words in the item", "tide")
                     .sees("What makes a spring tide?");
             aud.clickLabelled("pick What makes a spring tide?")
@@ -216,8 +216,10 @@ class KeyWritingTest {
             aud.clickButton("Put 2 into Drawn paper")
                     .clickLink("back to the key")
                     .sees("of 2");
-            aud.sees("Nothing is known of the items' difficulty").clickButton("divide it into parts");
-            aud.clickButton("another part").click("label", "parts have weights").sees("they sum to 100");
+            aud.sees("Nothing is known of the items' difficulty").clickButton("Divide into parts");
+            aud.clickButton("Add a part")
+                    .click("label", "Give the parts weights")
+                    .sees("they sum to 100");
             aud.type("Weight", "70").sees("the weights of the parts sum to 120").clickButton("spread evenly");
             aud.seesNot("the weights of the parts sum to").sees("Saved").hasNoErrors();
         }

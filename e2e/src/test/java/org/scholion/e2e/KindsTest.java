@@ -44,11 +44,14 @@ class KindsTest {
         lotte.clickLabelled("take the bearings: earlier").sees("Saved").isAccessible("Sitting, order");
         lotte.clickButton("Next").sees("A knot is one");
         lotte.field("Blank 1").sendKeys("nautical mile");
-        lotte.sees("Saved").clickButton("Next").clickButton("copy it down here").sees("Saved");
+        lotte.sees("Saved")
+                .clickButton("Next")
+                .clickButton("Copy the sentence here")
+                .sees("Saved");
         lotte.isAccessible("Sitting, correction").clickButton("Next");
         lotte.field("Your answer").sendKeys("2 + vt");
         lotte.sees("Saved").clickButton("Next");
-        lotte.field("Your working, a line for each step").sendKeys("3t + 6 = 21", Keys.ENTER, "t = 5");
+        lotte.field("Your working, one line for each step").sendKeys("3t + 6 = 21", Keys.ENTER, "t = 5");
         lotte.sees("Saved").isAccessible("Sitting, working").clickButton("Next");
         lotte.field("Your answer").sendKeys("15 NM");
         lotte.sees("Saved").clickButton("Check and hand in").sees("Every question has an answer.");

@@ -17,11 +17,13 @@ class LeavingTest {
         String read = "/a/" + lesson.id + "/read";
         try (Browser aud = new Browser(school.address(), 1280, 800)) {
             aud.signIn("Aud Meller").open(read).sees("Because.").press("1");
-            aud.type("For the student", "Say why it falls.");
+            aud.type("Comment for the student", "Say why it falls.");
             aud.sees("Kept on this device until you save it");
-            aud.open(read).hasValue("For the student", "Say why it falls.").press("]", "1", "1");
+            aud.open(read)
+                    .hasValue("Comment for the student", "Say why it falls.")
+                    .press("]", "1", "1");
             aud.press("Enter").pause();
-            aud.open(read).hasValue("For the student", "Say why it falls.");
+            aud.open(read).hasValue("Comment for the student", "Say why it falls.");
             aud.isAccessible("Read, opened again");
         }
     }
@@ -32,9 +34,9 @@ class LeavingTest {
         String key = "/a/" + lesson.id + "/key?item=q2";
         try (Browser aud = new Browser(school.address(), 1280, 800)) {
             aud.signIn("Aud Meller").open(key).sees("How this scores");
-            aud.type("What is asked", "Which knot makes a loop?").sees("If you save now");
+            aud.type("Question text", "Which knot makes a loop?").sees("If you save now");
             aud.open(key).sees("If you save now").sees("Which knot makes a loop?");
-            aud.clickButton("Leave it as it was").seesNot("If you save now");
+            aud.clickButton("Discard changes").seesNot("If you save now");
             aud.open(key).sees("How this scores").pause().seesNot("If you save now");
         }
     }
@@ -52,7 +54,7 @@ class LeavingTest {
             aud.signIn("Aud Meller").open("/queries").click("button", "Why not at neaps?");
             aud.type("A word to Noor Haddix", "Look at the range.");
             aud.open("/queries").click("button", "Why not at neaps?");
-            aud.hasValue("A word to Noor Haddix", "Look at the range.").clickButton("Answer; the mark stays");
+            aud.hasValue("A word to Noor Haddix", "Look at the range.").clickButton("Reply and keep the mark");
             aud.sees("Look at the range.");
         }
     }

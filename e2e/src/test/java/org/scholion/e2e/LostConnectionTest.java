@@ -20,7 +20,7 @@ class LostConnectionTest {
         try (Browser lotte = new Browser(school.address(), 360, 740);
                 Browser aud = new Browser(school.address(), 1280, 800)) {
             lotte.signIn("Lotte Marrin").open("/sit/" + attempt + "?page=2").sees("Which knot");
-            lotte.offline(true).sees("No connection. Go on:").type("Your answer", "bowline");
+            lotte.offline(true).sees("No connection. You can keep working.").type("Your answer", "bowline");
             lotte.sees("One answer is kept on this device").pause();
             // Meanwhile the attempt is handed in, as it is when the time is over.
             school.as("Lotte Marrin")
@@ -80,13 +80,13 @@ class LostConnectionTest {
         try (Browser oona = new Browser(school.address(), 360, 740)) {
             oona.signIn("Oona Rusk").open("/sit/" + attempt + "?page=2").sees("Which knot");
             // The connection is lost and comes back after the session has ended.
-            oona.offline(true).sees("No connection. Go on:");
+            oona.offline(true).sees("No connection. You can keep working.");
             db.sql("delete from sign_in where person_id = (select student_id from attempt where id = ?)")
                     .param(UUID.fromString(attempt))
                     .update();
             oona.offline(false).pause().pause();
             oona.type("Your answer", "bowline").sees("Sign in again").isAccessible("Sign in again");
-            oona.type("Name to sign in with", "oona.rusk").type("Password", "saltmarsh");
+            oona.type("Sign-in name", "oona.rusk").type("Password", "saltmarsh");
             oona.clickButton("Sign in").seesNot("Sign in again").hasValue("Your answer", "bowline");
             oona.sees("Saved");
             oona.open("/sit/" + attempt + "?page=2").hasValue("Your answer", "bowline");
@@ -101,7 +101,7 @@ class LostConnectionTest {
             db.sql("delete from sign_in where person_id = (select id from person where username = 'halvard.quist')")
                     .update();
             halvard.offline(false).sees("Sign in again");
-            halvard.type("Name to sign in with", "halvard.quist").type("Password", "saltmarsh");
+            halvard.type("Sign-in name", "halvard.quist").type("Password", "saltmarsh");
             halvard.clickButton("Sign in").seesNot("Sign in again").sees("Desk");
         }
     }

@@ -17,14 +17,14 @@ class RubricTest {
             Scholion.Running school) {
         String paper = Papers.empty(school, "Two open questions");
         try (Browser aud = new Browser(school.address(), 1280, 1000)) {
-            aud.signIn("Aud Meller").open(paper + "/key").sees("Your items will stand here.");
+            aud.signIn("Aud Meller").open(paper + "/key").sees("Your items will appear here.");
             aud.press("o").asks("Why does the wind veer?").sees("on one scale");
             aud.type("what level 0 means", "no cause")
                     .type("what level 1 means", "a cause")
                     .type("what level 2 means", "a cause and its effect");
-            new Select(aud.field("mastered from")).selectByVisibleText("level 1: a cause");
+            new Select(aud.field("Mastered from")).selectByVisibleText("level 1: a cause");
             aud.sees("It counts as mastered from “a cause” on.");
-            new Select(aud.field("read by")).selectByVisibleText("criteria with levels");
+            new Select(aud.field("Scored with")).selectByVisibleText("criteria with levels");
             aud.sees("for each of 2 criteria").isAccessible("Criteria");
             aud.clickButton("keep this rubric").type("Title of the rubric", "Causes at sea");
             aud.field("Title of the rubric").sendKeys(Keys.ENTER);
@@ -33,7 +33,7 @@ class RubricTest {
             aud.press("o").asks("Why does it back?");
             aud.clickButton("take a rubric that is there").type("Find a rubric", "causes at");
             aud.click("button", "Causes at sea").sees("From the kept rubric “Causes at sea”, version 1.");
-            aud.type("what level 1 means", "a cause that is named").sees("Changed here since.");
+            aud.type("what level 1 means", "a cause that is named").sees("Changed here since then.");
             aud.clickButton("keep it as version 2")
                     .sees("“Causes at sea”, version 2.")
                     .sees("Saved");

@@ -57,21 +57,21 @@ class ViewsTest {
                     .isAccessible("Settle")
                     .picture("settle");
             aud.open(tides + "/read" + b)
-                    .sees("names hidden")
+                    .sees("Show names")
                     .press("2", "1")
                     .isAccessible("Read")
                     .picture("read");
             aud.open(assessment(school, "Lights and shapes") + "/examine")
-                    .sees("sorts the wrong way")
+                    .sees("stronger students do worse")
                     .isAccessible("Examine")
                     .picture("examine");
             aud.open(assessment(school, "Buoyage") + "/hand-back")
                     .sees("What they see")
-                    .sees("decided by the key");
+                    .sees("Decided by the answer key");
             aud.isAccessible("Hand back").picture("hand-back");
             aud.open("/queries").sees("Noor Haddix").isAccessible("Queries").picture("queries");
             aud.open("/standards").sees("Coastal Skills").isAccessible("Standards");
-            aud.clickButton("Change the tree").sees("one below").isAccessible("Standards, changed");
+            aud.clickButton("Edit the tree").sees("Add below").isAccessible("Standards, changed");
             aud.open("/gradebook")
                     .sees("Ambler, Wanda")
                     .click("td/button", "36.4")
@@ -93,8 +93,8 @@ class ViewsTest {
                     .isAccessible("Paper")
                     .picture("paper");
             aud.open(letters + "/key?view=sets")
-                    .clickButton("Propose sets at every bound")
-                    .sees("just at 75 %")
+                    .clickButton("Suggest sets for every threshold")
+                    .sees("exactly 75%")
                     .sees("29 / 29");
             aud.isAccessible("Answer sets").picture("answer-sets");
             aud.open(letters + "/key?view=in").sees("or type them").isAccessible("Bring in questions");
@@ -103,7 +103,7 @@ class ViewsTest {
             aud.open("/bank").sees("How often is high water").isAccessible("Bank");
             aud.type("words in the item", "spring tide").sees("share of points").picture("bank");
             aud.open("/bank?view=rubrics").sees("another criterion, “Source”").isAccessible("Rubrics");
-            aud.open("/standards").clickLink("from Coastal Skills 1").sees("Items whose tags are outdated");
+            aud.open("/standards").clickLink("from Coastal Skills 1").sees("Items that still use older standards");
             aud.sees("Carry over")
                     .isAccessible("Crosswalk")
                     .picture("crosswalk")
@@ -136,14 +136,14 @@ class ViewsTest {
                     .sees("Passage planning")
                     .isAccessible("To do")
                     .picture("student-to-do");
-            yuki.clickButton("Go on").sees("Question 1 of 7").isAccessible("Sitting");
+            yuki.clickButton("Continue").sees("Question 1 of 7").isAccessible("Sitting");
             yuki.clickButton("Next").isAccessible("Sitting, number").picture("student-sitting");
         }
         try (Browser noor = new Browser(school.address(), 360, 740)) {
             noor.signIn("Noor Haddix")
                     .open("/results")
                     .clickLink("Chartwork check 4")
-                    .sees("decided by the key");
+                    .sees("Decided by the answer key");
             noor.isAccessible("Result").picture("student-result");
         }
     }
@@ -158,7 +158,7 @@ class ViewsTest {
     @Test
     void keys_and_the_finder_are_at_hand_everywhere(Scholion.Running school) {
         try (Browser aud = new Browser(school.address(), 1280, 800)) {
-            aud.signIn("Aud Meller").sees("piles wait").press("?").sees("No key acts while you are typing in a field.");
+            aud.signIn("Aud Meller").sees("piles wait").press("?").sees("Shortcuts are off while you type in a field.");
             aud.press(Keys.ESCAPE).pressCtrl("k");
             aud.field("Find").sendKeys("Haddix");
             aud.sees("Noor Haddix").isAccessible("Finder");
@@ -168,7 +168,7 @@ class ViewsTest {
     @Test
     void the_teachers_margin_slides_up_on_a_narrow_screen(Scholion.Running school) {
         try (Browser aud = new Browser(school.address(), 390, 780)) {
-            aud.signIn("Aud Meller").sees("piles wait").clickButton("Margin: what is said about this");
+            aud.signIn("Aud Meller").sees("piles wait").clickButton("Show the margin");
             aud.sees("Coming up").isAccessible("Desk on a narrow screen");
         }
     }

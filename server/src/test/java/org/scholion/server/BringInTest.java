@@ -266,7 +266,7 @@ class BringInTest {
                 .sendFile(lesson.path("/bring-in"), "number,q1\n40200,At noon\n99999,a\n")
                 .isRefused(422);
         assertThat(reply.body())
-                .contains("line 2, q1", "'At noon' is none of the options", "line 3, number", "'99999' is no student");
+                .contains("line 2, q1", "“At noon” is not an option", "line 3, number", "“99999” is not a student");
     }
 
     @Test
@@ -285,7 +285,8 @@ class BringInTest {
         JsonNode view = lesson.teacher
                 .sendFile(lesson.path("/bring-in/preview"), "x,y\n1,2\n")
                 .ok();
-        assertThat(view.get("faults").toString()).contains("no column names the students", "no column is a question");
+        assertThat(view.get("faults").toString())
+                .contains("No column identifies the students", "no column is a question");
     }
 
     @Test
@@ -326,6 +327,6 @@ class BringInTest {
         JsonNode trace =
                 lesson.teacher.get("/api/attempts/" + attempt + "/trace").ok();
         assertThat(trace.get("standing").get("percent").stringValue()).isEqualTo("100.0");
-        assertThat(trace.get("because").stringValue()).isEqualTo("6 of 6 points; 100 %");
+        assertThat(trace.get("because").stringValue()).isEqualTo("6 of 6 points; 100%");
     }
 }

@@ -97,10 +97,11 @@ class KeyTest {
                         "/api/items/check",
                         Map.of("item", Lesson.plain(item), "answers", List.of("Bowlin", "clove hitch", "")))
                 .ok();
-        assertThat(check.get("words").stringValue()).contains("bowline", "comes to you in Settle");
+        assertThat(check.get("words").stringValue()).contains("bowline", "waits for you in Settle");
         assertThat(check.get("tried").valueStream().map(r -> r.get("state").stringValue()))
                 .containsExactly("scored", "settle", "blank");
-        assertThat(check.get("tried").get(0).get("because").stringValue()).isEqualTo("one typing slip from “bowline”");
+        assertThat(check.get("tried").get(0).get("because").stringValue())
+                .isEqualTo("one typing slip away from “bowline”");
     }
 
     @Test

@@ -151,7 +151,7 @@ class ReadAndHandBackTest {
         assertThat(items.get(0).get("mark").get("because").stringValue())
                 .isEqualTo("chose “At neaps”, which is not right");
         assertThat(items.get(1).get("mark").get("because").stringValue())
-                .isEqualTo("one typing slip from an accepted answer");
+                .isEqualTo("one typing slip away from an accepted answer");
         assertThat(items.get(3).get("mark").get("who").stringValue()).isEqualTo("Aud Meller");
         assertThat(items.get(3).get("comment").stringValue()).isEqualTo("Say what falls.");
         assertThat(view.toString()).doesNotContain("knows more").doesNotContain("\"At springs\"");
@@ -237,7 +237,7 @@ class ReadAndHandBackTest {
         lesson.teacher.post(path + "/reply", reply).ok();
         lesson.teacher.post(path + "/reply", reply).isRefused(409);
         assertThat(lesson.mark("Noor Haddix", "q4").get("because").stringValue())
-                .isEqualTo("decided by a person: You did.");
+                .isEqualTo("decided by a teacher: You did.");
         assertThat(line(lesson).get("changed").booleanValue()).isTrue();
         assertThat(noor.get("/api/student/results/" + result)
                         .ok()

@@ -67,7 +67,7 @@ class RubricTest {
         assertThat(versions).hasSize(2);
         assertThat(versions.get(0).get("changes").valueStream().map(JsonNode::stringValue))
                 .containsExactly(
-                        "“Reasoning” weighs 2 instead of 1", "“Reasoning”: “a cause” for 3 instead of “a cause” for 2");
+                        "“Reasoning”, weight: 2 (was 1)", "“Reasoning”: “a cause” for 3 (was “a cause” for 2)");
         assertThat(versions.get(1).get("definition").toString()).contains("\"weight\":\"1\"");
         aud.send("DELETE", "/api/rubrics/" + id, null);
         assertThat(aud.get("/api/rubrics/" + id).status()).isEqualTo(404);
@@ -159,7 +159,7 @@ class RubricTest {
                 .asObject();
         reasoning.put("weight", "6");
         JsonNode effect = edition(lesson, definition, "/preview");
-        assertThat(effect.get("differences").toString()).contains("“Reasoning” weighs 6 instead of 1");
+        assertThat(effect.get("differences").toString()).contains("“Reasoning”, weight: 6 (was 1)");
         assertThat(effect.toString()).contains("Tamsin Orrel");
         edition(lesson, definition, "");
         JsonNode mark = lesson.mark("Tamsin Orrel", "q4");

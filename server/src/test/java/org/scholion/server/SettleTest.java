@@ -89,7 +89,7 @@ class SettleTest {
                 .post(lesson.path("/doubts"), lesson.decision("q2", "rescue knot", "0", "EXACT"))
                 .ok();
         assertThat(lesson.mark("Tamsin Orrel", "q2").get("because").stringValue())
-                .contains("known to be wrong");
+                .contains("listed as a wrong answer");
     }
 
     @Test

@@ -39,7 +39,7 @@ class SittingTest {
                 lesson.teacher.get("/api/attempts/" + attempt + "/trace").ok();
         assertThat(trace.get("items").get(1).get("answer").stringValue()).isEqualTo("  Bowline ");
         assertThat(trace.get("items").get(1).get("mark").get("because").stringValue())
-                .isEqualTo("matches “bowline” (capitals, spaces ignored)");
+                .isEqualTo("matches “bowline” (ignoring capitals and spaces)");
         assertThat(trace.get("items").get(0).get("mark").get("state").stringValue())
                 .isEqualTo("blank");
     }

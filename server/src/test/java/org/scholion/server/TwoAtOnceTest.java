@@ -75,7 +75,7 @@ class TwoAtOnceTest {
     }
 
     @Test
-    void a_reading_is_taken_back_only_by_whoever_sees_it(Scholion.Running school) {
+    void a_reading_is_taken_back_only_by_whoever_made_it_and_sees_it(Scholion.Running school) {
         Lesson lesson = Lesson.given(school, "Seen undo", "A").sits("Noor Haddix", null, null, null, "Because.");
         JsonNode mine =
                 lesson.reads("Noor Haddix", "q4", reading("1", "1", "first")).ok();
@@ -90,9 +90,25 @@ class TwoAtOnceTest {
                 .isRefused(409);
         assertThat(lesson.answerOf("Noor Haddix", "q4").get("comment").stringValue())
                 .isEqualTo("second");
-        lesson.undoesReading("Noor Haddix", "q4").ok();
+        assertThat(lesson.undoesReading("Noor Haddix", "q4").isRefused(409).detail())
+                .as("the last reading is a colleague's")
+                .contains("Halvard Quist’s");
+        JsonNode theirs = lesson.answerOf("Noor Haddix", "q4");
+        school.as("Halvard Quist")
+                .post(
+                        lesson.reading(theirs, "q4", "/undo"),
+                        Map.of("saw", theirs.get("saw").stringValue()))
+                .ok();
         assertThat(lesson.answerOf("Noor Haddix", "q4").get("comment").stringValue())
                 .isEqualTo("first");
+        JsonNode mark = lesson.answerOf("Noor Haddix", "q4").get("mark");
+        assertThat(mark.get("who").stringValue()).as("who decided").isEqualTo("Aud Meller");
+        assertThat(mark.get("takenBackBy").stringValue()).as("who acted").isEqualTo("Halvard Quist");
+        lesson.undoesReading("Noor Haddix", "q4").ok();
+        assertThat(lesson.answerOf("Noor Haddix", "q4").get("mark").get("state").stringValue())
+                .as("taking back goes on to what was before, not to what was taken back")
+                .isEqualTo("read");
+        lesson.undoesReading("Noor Haddix", "q4").isRefused(409);
     }
 
     @Test

@@ -47,7 +47,7 @@ public final class Told {
 
     /** From the left and from the top, in hundredths of the picture. */
     private static String place(SpotItem.Point p) {
-        return p.x().times(HUNDRED).toDecimal(0) + " %, " + p.y().times(HUNDRED).toDecimal(0) + " %";
+        return p.x().times(HUNDRED).toDecimal(0) + "%, " + p.y().times(HUNDRED).toDecimal(0) + "%";
     }
 
     private static String name(List<Named> all, String id) {

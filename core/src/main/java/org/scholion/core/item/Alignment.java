@@ -6,6 +6,6 @@ import org.scholion.core.number.Fraction;
 public record Alignment(String code, Fraction weight) {
     public Alignment {
         Faulty.unless(!code.isBlank(), "code", "a standard is named by its code");
-        Faulty.unless(weight.signum() > 0, "weight", "weight " + weight + " is not above 0");
+        Faulty.unless(weight.signum() > 0, "weight", "weight " + weight + " must be above 0");
     }
 }

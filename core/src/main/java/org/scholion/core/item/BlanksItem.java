@@ -25,7 +25,7 @@ public record BlanksItem(Head head, List<Part> parts, boolean exact, List<List<S
     /** One blank: a short text, a number or a choice of one; its item's id is the part's id. */
     public record Part(Item item, Fraction weight) {
         public Part {
-            Faulty.unless(weight.signum() > 0, "weight", "weight " + weight + " is not above 0");
+            Faulty.unless(weight.signum() > 0, "weight", "weight " + weight + " must be above 0");
             boolean small = item instanceof TextItem
                     || item instanceof NumberItem
                     || item instanceof ChoiceItem c && c.max() == 1;

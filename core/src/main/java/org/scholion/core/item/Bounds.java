@@ -12,7 +12,7 @@ final class Bounds {
         Faulty.unless(
                 credit.compareTo(MINUS_ONE) >= 0 && credit.compareTo(Fraction.ONE) <= 0,
                 place,
-                "credit " + credit + " is not from -1 to 1");
+                "credit " + credit + " must be between −1 and 1");
     }
 
     static void share(String place, Fraction share) {

@@ -55,7 +55,7 @@ public record ChoiceItem(
                     "options[" + i + "].id",
                     "option '" + options.get(i).id() + "' is there twice");
         }
-        Faulty.unless(!key.isEmpty(), "key", "a choice needs at least one keyed option");
+        Faulty.unless(!key.isEmpty(), "key", "choose at least one right option");
         for (int i = 0; i < key.size(); i++) {
             Faulty.unless(ids.contains(key.get(i)), "key[" + i + "]", "no option is called '" + key.get(i) + "'");
             Faulty.unless(key.indexOf(key.get(i)) == i, "key[" + i + "]", "option '" + key.get(i) + "' is keyed twice");
@@ -67,7 +67,7 @@ public record ChoiceItem(
                     "no option is called '" + credit.getKey() + "'");
             Bounds.credit("credits." + credit.getKey(), credit.getValue());
         }
-        Faulty.unless(max >= 1, "max", "max " + max + " is below 1");
+        Faulty.unless(max >= 1, "max", "at least one choice must be allowed");
         Bounds.share("penalty", penalty);
     }
 

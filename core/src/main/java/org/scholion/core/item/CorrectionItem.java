@@ -7,7 +7,7 @@ public record CorrectionItem(Head head, String source, List<String> accept) impl
     public CorrectionItem {
         accept = List.copyOf(accept);
         Faulty.unless(!source.isBlank(), "source", "the faulty sentence is empty");
-        Faulty.unless(!accept.isEmpty(), "accept", "the key accepts nothing yet");
+        Faulty.unless(!accept.isEmpty(), "accept", "add at least one accepted answer");
     }
 
     @Override

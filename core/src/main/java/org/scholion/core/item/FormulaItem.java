@@ -37,7 +37,7 @@ public record FormulaItem(
         variables = List.copyOf(variables);
         constants = List.copyOf(constants);
         functions = List.copyOf(functions);
-        Faulty.unless(!accept.isEmpty(), "accept", "the key accepts nothing yet");
+        Faulty.unless(!accept.isEmpty(), "accept", "add at least one accepted answer");
         Bounds.share("formCredit", formCredit);
         Set<String> names = new HashSet<>();
         refuseNames("variables", variables, names);

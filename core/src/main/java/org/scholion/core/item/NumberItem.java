@@ -65,7 +65,7 @@ public record NumberItem(
             boolean relative = within.endsWith("%");
             String digits = relative ? within.substring(0, within.length() - 1) : within;
             Fraction amount = Fraction.parse(digits.strip())
-                    .orElseThrow(() -> new Faulty("within", "'" + within + "' is no tolerance such as 0.1 or 2%"));
+                    .orElseThrow(() -> new Faulty("within", "“" + within + "” is not a tolerance, such as 0.1 or 2%"));
             return relative ? value.abs().times(amount).over(Fraction.HUNDRED) : amount;
         }
 
@@ -92,7 +92,7 @@ public record NumberItem(
 
     public NumberItem {
         accept = List.copyOf(accept);
-        Faulty.unless(!accept.isEmpty(), "accept", "the key accepts nothing yet");
+        Faulty.unless(!accept.isEmpty(), "accept", "add at least one accepted answer");
         Faulty.unless(decimal == '.' || decimal == ',', "decimal", "the decimal mark is '.' or ','");
         Bounds.share("penalty", penalty);
     }

@@ -41,7 +41,7 @@ public record PairsItem(
         key = List.copyOf(key);
         Set<String> lefts = Named.unique("left", left);
         Set<String> rights = Named.unique("right", right);
-        Faulty.unless(!key.isEmpty(), "key", "there is no keyed pair yet");
+        Faulty.unless(!key.isEmpty(), "key", "match at least one pair");
         for (int i = 0; i < key.size(); i++) {
             Pair pair = key.get(i);
             Faulty.unless(

@@ -15,7 +15,7 @@ public record Rubric(List<Criterion> criteria) {
             levels = List.copyOf(levels);
             standards = List.copyOf(standards);
             Faulty.unless(!id.isBlank(), "id", "a criterion needs an id");
-            Faulty.unless(weight.signum() > 0, "weight", "weight " + weight + " is not above 0");
+            Faulty.unless(weight.signum() > 0, "weight", "weight " + weight + " must be above 0");
             Faulty.unless(!levels.isEmpty(), "levels", "a criterion needs at least one level");
             Set<String> ids = new HashSet<>();
             for (int i = 0; i < levels.size(); i++) {

@@ -111,7 +111,7 @@ public record SpotItem(Head head, List<Region> regions, List<String> key, Rule r
                     "regions[" + i + "].id",
                     "region '" + regions.get(i).id() + "' is there twice");
         }
-        Faulty.unless(!key.isEmpty(), "key", "there is no keyed region yet");
+        Faulty.unless(!key.isEmpty(), "key", "draw at least one right area");
         for (int i = 0; i < key.size(); i++) {
             Faulty.unless(ids.contains(key.get(i)), "key[" + i + "]", "no region is called '" + key.get(i) + "'");
             Faulty.unless(key.indexOf(key.get(i)) == i, "key[" + i + "]", "region '" + key.get(i) + "' is keyed twice");

@@ -106,7 +106,7 @@ public record TextItem(
         ignore = ignore.isEmpty() ? Set.of() : Set.copyOf(EnumSet.copyOf(ignore));
         Bounds.share("penalty", penalty);
         Bounds.share("spellingCredit", spellingCredit);
-        Faulty.unless(!accept.isEmpty(), "accept", "the key accepts nothing yet");
+        Faulty.unless(!accept.isEmpty(), "accept", "add at least one accepted answer");
     }
 
     @Override

@@ -28,7 +28,7 @@ public record WorkingItem(
         accept = List.copyOf(accept);
         variables = List.copyOf(variables);
         Faulty.unless(!start.isBlank(), "start", "the line to start from is missing");
-        Faulty.unless(!accept.isEmpty(), "accept", "the key accepts no end yet");
+        Faulty.unless(!accept.isEmpty(), "accept", "add at least one accepted final line");
         Bounds.share("steps", steps);
         Bounds.share("result", result);
         Faulty.unless(

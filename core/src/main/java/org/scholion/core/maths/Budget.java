@@ -18,7 +18,7 @@ final class Budget {
     void spend(long steps) {
         left -= steps;
         if (left < 0) {
-            throw new Undecided("it takes too much work");
+            throw new Undecided("it is too long to check");
         }
     }
 }

@@ -31,7 +31,7 @@ public final class Equality {
         } catch (Undecided e) {
             return retry(a, b, e);
         } catch (StackOverflowError e) {
-            return Verdict.undecided("it is nested too deeply");
+            return Verdict.undecided("it has too many brackets inside brackets");
         }
     }
 

@@ -33,7 +33,7 @@ public enum Form {
         } catch (Undecided e) {
             return Verdict.undecided(String.valueOf(e.getMessage()));
         } catch (StackOverflowError e) {
-            return Verdict.undecided("it is nested too deeply");
+            return Verdict.undecided("it has too many brackets inside brackets");
         }
     }
 

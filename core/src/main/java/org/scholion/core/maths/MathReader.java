@@ -123,7 +123,7 @@ public final class MathReader {
             }
             any.add(more);
             if (listed && any.stream().anyMatch(s -> !(s instanceof Statement.Relation r) || r.sign() != Sign.EQUAL)) {
-                throw new Unreadable("a list of statements without 'and' or 'or' between them");
+                throw new Unreadable("put “and” or “or” between the statements");
             }
         }
         if (any.size() > 1 && any.stream().anyMatch(s -> s instanceof Statement.Value)) {
@@ -185,7 +185,7 @@ public final class MathReader {
 
     private Term sum() throws Unreadable {
         if (++depth > DEEPEST) {
-            throw new Unreadable("it is nested too deeply");
+            throw new Unreadable("it has too many brackets inside brackets");
         }
         Term term = signed();
         while (true) {
@@ -281,7 +281,7 @@ public final class MathReader {
     /** What stands behind ^: one atom with its own sign and powers; in LaTeX without braces, a single digit. */
     private Term exponent() throws Unreadable {
         if (++depth > DEEPEST) {
-            throw new Unreadable("it is nested too deeply");
+            throw new Unreadable("it has too many brackets inside brackets");
         }
         boolean minus = accept("-");
         Term term = power();
@@ -361,13 +361,13 @@ public final class MathReader {
         if (mixed) {
             Fraction below = tokens.get(at + 2).value();
             if (below.isZero()) {
-                throw new Unreadable("a fraction over 0");
+                throw new Unreadable("a fraction has 0 below the line");
             }
             at += 3;
             return new Term.Num(token.value().plus(small.value().over(below)));
         }
         if (small.kind() == Token.Kind.NUMBER) {
-            throw new Unreadable("two numbers side by side");
+            throw new Unreadable("two numbers stand side by side without a sign");
         }
         return decimal(token);
     }
@@ -408,7 +408,7 @@ public final class MathReader {
 
     private Term function(String name) throws Unreadable {
         if (++depth > DEEPEST) {
-            throw new Unreadable("it is nested too deeply");
+            throw new Unreadable("it has too many brackets inside brackets");
         }
         Term exponent = null;
         if (peek().kind() == Token.Kind.SUPERSCRIPT) {

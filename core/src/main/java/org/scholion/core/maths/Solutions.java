@@ -26,7 +26,7 @@ public final class Solutions {
         } catch (Undecided e) {
             return Verdict.undecided(String.valueOf(e.getMessage()));
         } catch (StackOverflowError e) {
-            return Verdict.undecided("it is nested too deeply");
+            return Verdict.undecided("it has too many brackets inside brackets");
         }
     }
 

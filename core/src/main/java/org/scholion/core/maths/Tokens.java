@@ -174,7 +174,7 @@ final class Tokens {
     }
 
     private void number(String digits) throws Unreadable {
-        Fraction value = Fraction.parse(digits).orElseThrow(() -> new Unreadable("the number " + digits));
+        Fraction value = Fraction.parse(digits).orElseThrow(() -> new Unreadable("“" + digits + "” is not a number"));
         add(Token.Kind.NUMBER, digits, value);
     }
 
@@ -251,7 +251,7 @@ final class Tokens {
         }
         boolean continues = from > 0 && Character.isLetter(text.charAt(from - 1));
         if (!continues && names.isProse(word) && names.isProse(word.toLowerCase(java.util.Locale.ROOT))) {
-            throw new Unreadable("the word " + word);
+            throw new Unreadable("unknown word “" + word + "”");
         }
         at = from;
         String name = names.beginning(word);
@@ -374,7 +374,7 @@ final class Tokens {
                     "or",
                     "⇒",
                     "." -> sign(sign);
-            default -> throw new Unreadable("the sign " + one);
+            default -> throw new Unreadable("unknown sign “" + one + "”");
         }
     }
 }

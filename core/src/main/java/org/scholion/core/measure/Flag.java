@@ -11,14 +11,14 @@ import org.jspecify.annotations.Nullable;
 /** Why an item should be looked at; never acted on by itself. In the order in which they are listed. */
 public enum Flag {
     KEY("the key may be wrong"),
-    NEGATIVE("sorts the wrong way"),
-    WEAK("sorts weakly"),
-    EASY("nearly all right"),
-    HARD("few right"),
-    UNUSED("an option that nobody chooses"),
-    BLANK("often blank"),
+    NEGATIVE("stronger students do worse"),
+    WEAK("tells little about who knows more"),
+    EASY("nearly everyone has it right"),
+    HARD("few have it right"),
+    UNUSED("an option hardly anyone chooses"),
+    BLANK("often no answer"),
     UNREACHED("often not reached"),
-    DIFFERS("works differently for two sections");
+    DIFFERS("scores differ between two sections of equal ability");
 
     /** With fewer attempts, an option that nobody chooses says nothing. */
     private static final int ENOUGH_FOR_UNUSED = 50;
@@ -82,8 +82,8 @@ public enum Flag {
         sorting(m.itemRest().value(), raised);
         difficulty(m, ofOne, raised);
         unused(m, label, raised);
-        share(m.blank(), BLANK, "left it blank", raised);
-        share(m.notReached(), UNREACHED, "left it and all after it blank", raised);
+        share(m.blank(), BLANK, "gave no answer", raised);
+        share(m.notReached(), UNREACHED, "gave no answer here and to all that follow", raised);
         differences.stream()
                 .filter(ItemDifference::isLarge)
                 .max(Comparator.comparingDouble(
@@ -147,7 +147,7 @@ public enum Flag {
                 .map(o -> label.apply(o.option()))
                 .toList();
         if (!names.isEmpty()) {
-            raised.add(new Raised(UNUSED, "hardly anybody chose " + String.join(", ", names)));
+            raised.add(new Raised(UNUSED, "hardly anyone chose " + String.join(", ", names)));
         }
     }
 
@@ -158,7 +158,7 @@ public enum Flag {
     }
 
     private static String percent(@Nullable Double share) {
-        return share == null ? "–" : Math.round(100 * share) + " %";
+        return share == null ? "–" : Math.round(100 * share) + "%";
     }
 
     private static String two(@Nullable Double value) {

@@ -2,6 +2,7 @@ package org.scholion.core.number;
 
 import java.math.BigDecimal;
 import java.math.BigInteger;
+import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -15,6 +16,13 @@ import org.jspecify.annotations.Nullable;
  * soon as it fits again, so that overflow never wraps and equal values are always {@code equals}.
  */
 public final class Fraction implements Comparable<Fraction> {
+    /** A writing of so many signs is read at a glance; one of so many still as a whole. */
+    private static final int SHORT = 12;
+
+    private static final int LONG = 24;
+    private static final MathContext READ = new MathContext(20, RoundingMode.HALF_UP);
+    private static final MathContext FEW = new MathContext(7, RoundingMode.HALF_UP);
+
     /** Small whole numbers are there once. */
     private static final Fraction[] SMALL = new Fraction[1024];
 
@@ -276,6 +284,25 @@ public final class Fraction implements Comparable<Fraction> {
     public String toExact() {
         String decimal = toDecimal(6);
         return parse(decimal).filter(this::equals).isPresent() ? decimal : numerator() + "/" + denominator();
+    }
+
+    /**
+     * As people read it: exact where that is short, {@code 12.7500001} or {@code 2/3}; otherwise rounded and said so,
+     * {@code ≈ 0.142857} or {@code ≈ 1.234568 × 10^30}.
+     */
+    public String toReadable() {
+        String exact = toExact();
+        if (exact.length() <= SHORT) {
+            return exact;
+        }
+        BigDecimal rounded = new BigDecimal(numerator()).divide(new BigDecimal(denominator()), READ);
+        String plain = rounded.stripTrailingZeros().toPlainString();
+        if (plain.length() <= LONG) {
+            return parse(plain).filter(this::equals).isPresent() ? plain : "≈ " + toDecimal(6);
+        }
+        BigDecimal few = rounded.round(FEW).stripTrailingZeros();
+        int power = few.precision() - few.scale() - 1;
+        return "≈ " + few.movePointLeft(power).stripTrailingZeros().toPlainString() + " × 10^" + power;
     }
 
     private BigDecimal toBigDecimal(int digits) {

@@ -9,15 +9,15 @@ final class MathsWords {
             case FORMULA_SAME -> "equal to " + Words.quoted(r.word("entry"));
             case FORMULA_FORM ->
                 "equal to " + Words.quoted(r.word("entry")) + ", but " + r.word("form") + ": "
-                        + (r.amount("times").isZero() ? "no points" : r.word("times") + " of the credit");
+                        + (r.amount("times").isZero() ? "no credit" : r.word("times") + " of the credit");
             case FORMULA_DIFFERENT ->
                 "not equal to " + Words.quoted(r.word("entry")) + (r.has("at") ? ": " + example(r) : "");
             case FORMULA_UNREADABLE ->
                 "cannot be read as mathematics" + (r.has("why") ? " (" + r.word("why") + ")" : "")
-                        + "; a person decides";
+                        + "; a teacher decides";
             default ->
-                "could not be decided against " + Words.quoted(r.word("entry")) + " (" + r.word("why")
-                        + "); a person decides";
+                "could not be compared with " + Words.quoted(r.word("entry")) + " (" + r.word("why")
+                        + "); a teacher decides";
         };
     }
 
@@ -33,16 +33,19 @@ final class MathsWords {
     static String working(Reason r) {
         if (r.code() == Reason.Code.WORKING_UNREADABLE) {
             return "line " + r.word("line") + " cannot be read as mathematics"
-                    + (r.has("why") ? " (" + r.word("why") + ")" : "") + "; a person decides";
+                    + (r.has("why") ? " (" + r.word("why") + ")" : "") + "; a teacher decides";
         }
         if (r.code() == Reason.Code.WORKING_UNDECIDED) {
             return "whether line " + r.word("line") + " follows could not be decided (" + r.word("why")
-                    + "); a person decides";
+                    + "); a teacher decides";
         }
         String lines = r.word("right") + " of " + r.word("lines") + " lines right"
-                + (r.has("wrong") ? "; line " + r.word("wrong") + " is the first that goes wrong" + why(r) : "");
+                + (r.has("wrong") ? "; line " + r.word("wrong") + " is the first wrong one" + why(r) : "");
         return lines + "; "
-                + (r.has("reached") ? "ends in " + Words.quoted(r.word("reached")) : "does not reach the end") + ": "
+                + (r.has("reached")
+                        ? "reaches " + Words.quoted(r.word("reached"))
+                        : "does not reach an accepted final line")
+                + ": credit "
                 + sum(r);
     }
 

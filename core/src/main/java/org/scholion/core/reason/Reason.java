@@ -167,9 +167,9 @@ public record Reason(Code code, Map<String, Fact> facts) {
         }
         if (fact instanceof Fact.Amounts list) {
             return String.join(
-                    ", ", list.values().stream().map(Fraction::toExact).toList());
+                    ", ", list.values().stream().map(Fraction::toReadable).toList());
         }
-        return fact instanceof Fact.Amount amount ? amount.value().toExact() : "";
+        return fact instanceof Fact.Amount amount ? amount.value().toReadable() : "";
     }
 
     public List<String> words(String name) {

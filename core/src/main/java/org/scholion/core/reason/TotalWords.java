@@ -10,30 +10,39 @@ final class TotalWords {
 
     static String total(Reason r) {
         List<String> said = new ArrayList<>();
-        said.add(r.word("earned") + " of " + r.word("possible") + " points");
-        list(r, "dropped", " dropped", said);
-        list(r, "excused", " excused", said);
-        list(r, "credited", " credited in full", said);
-        list(r, "bonus", " a bonus", said);
-        list(r, "notBest", " not among the best that count", said);
-        list(r, "parts", " weighted", said);
+        said.add(r.word("earned") + " of " + Words.counted(r, "possible", "point"));
+        questions(r, "dropped", "", " dropped", said);
+        questions(r, "excused", "", " excused", said);
+        questions(
+                r, "credited", "", r.words("credited").size() == 1 ? " gives full credit" : " give full credit", said);
+        questions(r, "bonus", "", r.words("bonus").size() == 1 ? " is a bonus" : " are a bonus", said);
+        questions(r, "notBest", "not counted, since only the best count: ", "", said);
+        list(r, "parts", "weights: ", said);
         if (r.has("floor")) {
-            said.add("not below 0");
+            said.add("never below 0");
         }
         if (r.has("late")) {
-            said.add(r.word("late") + " days late: × " + r.word("factor"));
+            said.add(Words.counted(r, "late", "day") + " late: × " + r.word("factor"));
         }
         list(r, "curve", "", said);
         if (r.has("percent")) {
-            said.add(r.word("percent") + " %");
+            said.add(r.word("percent") + "%");
         }
-        list(r, "undecided", " still waiting, counted 0", said);
+        questions(r, "undecided", "not decided yet, counted as 0: ", "", said);
         return String.join("; ", said);
     }
 
-    private static void list(Reason r, String name, String after, List<String> said) {
+    private static void list(Reason r, String name, String before, List<String> said) {
         if (!r.words(name).isEmpty()) {
-            said.add(String.join(", ", r.words(name)) + after);
+            said.add(before + String.join(", ", r.words(name)));
+        }
+    }
+
+    /** Questions by the numbers that people see. */
+    private static void questions(Reason r, String name, String before, String after, List<String> said) {
+        List<String> numbers = r.words(name);
+        if (!numbers.isEmpty()) {
+            said.add(before + (numbers.size() == 1 ? "question " : "questions ") + String.join(", ", numbers) + after);
         }
     }
 
@@ -44,22 +53,22 @@ final class TotalWords {
             case ATTAINED_LATEST -> points(r) + " in the last " + count(r, "last", "assessment");
             case ATTAINED_BEST -> points(r) + " in the best of " + count(r, "assessments", "assessment");
             case ATTAINED_DECAY ->
-                "each newer result counts " + r.word("weight") + ", all before it the rest ("
-                        + String.join(" %, ", r.words("percents")) + " %)";
+                "each newer result counts " + r.word("weight") + " and everything before it the rest ("
+                        + String.join("%, ", r.words("percents")) + "%)";
             default ->
-                r.word("reached") + " of the last " + count(r, "last", "result") + " reach the level, "
-                        + r.word("asked") + " are asked";
+                r.word("reached") + " of the last " + count(r, "last", "result") + " reach the level; "
+                        + r.word("asked") + (r.amount("asked").equals(Fraction.ONE) ? " is" : " are") + " needed";
         };
-        String percent = r.has("percent") ? ": " + r.word("percent") + " %" : "";
+        String percent = r.has("percent") ? ": " + r.word("percent") + "%" : "";
         String few = r.has("needed")
-                ? "; no level yet: " + count(r, "pieces", "piece") + " of evidence where " + r.word("needed")
-                        + " are needed"
+                ? "; no level yet: " + count(r, "pieces", "piece") + " of evidence, " + r.word("needed")
+                        + (r.amount("needed").equals(Fraction.ONE) ? " is" : " are") + " needed"
                 : "";
         return how + percent + few;
     }
 
     private static String points(Reason r) {
-        return r.word("score") + " of " + r.word("possible") + " points";
+        return r.word("score") + " of " + Words.counted(r, "possible", "point");
     }
 
     private static String count(Reason r, String name, String one) {

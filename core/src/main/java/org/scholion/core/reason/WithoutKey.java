@@ -56,29 +56,26 @@ final class WithoutKey {
                     OUTGROWN -> Words.english(r);
             case CHOICE_OTHER -> "chose " + Words.quoted(r.word("chosen")) + ", which is not right" + Words.penalty(r);
             case TEXT_SAME -> "matches an accepted answer" + Words.ignored(r);
-            case TEXT_PATTERN, TEXT_WORDS -> "is among the accepted answers";
-            case TEXT_REJECTED -> "is known to be wrong" + Words.penalty(r);
-            case TEXT_SLIP ->
-                Words.slips(r) + " from an accepted answer"
-                        + (r.has("times") ? ", which earns " + r.word("times") + " of its credit" : "");
-            case TEXT_SLIP_REJECTED -> Words.slips(r) + " from an answer that is known to be wrong" + Words.penalty(r);
-            case TEXT_TORN -> "as near to an accepted answer as to one that is not; a person decides";
-            case NUMBER_IN -> typed(r) + " is among what is accepted" + number(r);
-            case NUMBER_OUT -> typed(r) + " is not among what is accepted" + number(r) + Words.penalty(r);
+            case TEXT_PATTERN -> "is an accepted answer";
+            case TEXT_WORDS -> "contains the words asked for";
+            case TEXT_REJECTED -> "is listed as a wrong answer" + Words.penalty(r);
+            case TEXT_SLIP -> Words.slips(r) + " away from an accepted answer" + Words.slipCredit(r);
+            case TEXT_SLIP_REJECTED ->
+                Words.slips(r) + " away from an answer that is listed as wrong" + Words.penalty(r);
+            case TEXT_TORN -> "as close to an accepted answer as to one listed as wrong; a teacher decides";
+            case NUMBER_IN -> typed(r) + " is an accepted value" + number(r);
+            case NUMBER_OUT -> typed(r) + " is not an accepted value" + number(r) + Words.penalty(r);
             case BLANKS_PARTS -> r.word("sum") + " of " + r.word("weights") + " by weight";
             case BLANKS_EXACT -> r.word("sum") + " of " + r.word("weights") + " by weight; all or nothing";
-            case CORRECTION ->
-                r.word("left").equals("0")
-                        ? "put right"
-                        : r.word("left") + " of " + r.word("all") + " changes are still to be made";
+            case CORRECTION -> r.word("left").equals("0") ? "corrected" : Words.changes(r, "");
             case FORMULA_SAME -> "equal to an accepted answer";
-            case FORMULA_FORM -> "right in value, but not in the form that is asked: " + share(r, "times");
+            case FORMULA_FORM -> "right in value, but not in the form asked for: " + share(r, "times");
             case FORMULA_DIFFERENT -> "not equal to an accepted answer";
-            case FORMULA_UNDECIDED -> "could not be decided by the rules; a person decides";
+            case FORMULA_UNDECIDED -> "could not be decided by the rules; a teacher decides";
             case WORKING -> working(r);
             case WORKING_UNDECIDED ->
-                "whether line " + r.word("line") + " follows could not be decided; a person decides";
-            case RULING -> "your teacher decided on this answer";
+                "whether line " + r.word("line") + " follows could not be decided; a teacher decides";
+            case RULING -> "a teacher decided on this answer";
         };
     }
 
@@ -95,11 +92,11 @@ final class WithoutKey {
         if (r.has("unitWrong")) {
             out.append("; ")
                     .append(r.word("unit"))
-                    .append(" is not the unit that is asked: ")
+                    .append(" is not the unit asked for: ")
                     .append(share(r, "unitWrong"));
         }
         if (r.has("figures")) {
-            out.append("; not given to as many significant figures as are asked: ")
+            out.append("; not given to as many significant figures as asked for: ")
                     .append(share(r, "figures"));
         }
         return out.toString();
@@ -107,13 +104,13 @@ final class WithoutKey {
 
     private static String share(Reason r, String name) {
         Fraction share = r.amount(name);
-        return share.isZero() ? "no points" : share.toExact() + " of the credit";
+        return share.isZero() ? "no credit" : share.toExact() + " of the credit";
     }
 
     /** Which line goes wrong is told; what it should have been is not. */
     private static String working(Reason r) {
         return r.word("right") + " of " + r.word("lines") + " lines right"
-                + (r.has("wrong") ? "; line " + r.word("wrong") + " is the first that goes wrong" : "") + "; "
-                + (r.has("reached") ? "the end is right" : "does not reach the end");
+                + (r.has("wrong") ? "; line " + r.word("wrong") + " is the first wrong one" : "") + "; "
+                + (r.has("reached") ? "reaches an accepted final line" : "does not reach an accepted final line");
     }
 }

@@ -12,95 +12,103 @@ public final class Words {
     public static String english(Reason r) {
         return switch (r.code()) {
             case BLANK -> "no answer";
-            case EXCUSED -> "excused: left out of score and possible";
+            case EXCUSED -> "excused: counts neither in the score nor in the maximum";
             case CHOICE_KEY -> "chose " + quoted(r.word("chosen")) + ", which is right";
             case CHOICE_CREDIT ->
                 "chose " + quoted(r.word("chosen")) + ", which earns " + r.word("credit") + " of the points";
             case CHOICE_OTHER ->
-                "chose " + quoted(r.word("chosen")) + ", not "
+                "chose " + quoted(r.word("chosen")) + "; the right answer is "
                         + or(r.words("key").stream().map(Words::quoted).toList()) + penalty(r);
-            case CHOICE_SEVERAL -> "several chosen (" + r.word("chosen") + ") where one was asked; a person decides";
-            case CHOICE_SEVERAL_WRONG -> "several chosen (" + r.word("chosen") + ") where one was asked" + penalty(r);
+            case CHOICE_SEVERAL ->
+                "chose more than one (" + r.word("chosen") + ") where one was asked for; a teacher decides";
+            case CHOICE_SEVERAL_WRONG ->
+                "chose more than one (" + r.word("chosen") + ") where one was asked for" + penalty(r);
             case CHOICE_EXACT -> choiceExact(r);
             case CHOICE_EACH ->
-                r.word("right") + " of " + r.word("options") + " options rightly chosen or rightly left";
+                r.word("right") + " of " + r.word("options")
+                        + " options right (a right one chosen, or a wrong one left)";
             case CHOICE_NET -> choiceNet(r);
             case CHOICE_HITS -> choiceHits(r);
             case CHOICE_WEIGHTS ->
-                "the chosen options (" + r.word("chosen") + ") are worth " + r.word("sum")
-                        + (r.has("clamped") ? ", held to " + r.word("clamped") : "");
+                "the credits of the chosen options (" + r.word("chosen") + ") add up to " + r.word("sum")
+                        + (r.has("clamped") ? ", limited to " + r.word("clamped") : "");
             case TEXT_SAME -> "matches " + quoted(r.word("entry")) + ignored(r) + note(r);
             case TEXT_PATTERN -> "matches the pattern " + r.word("entry") + ignored(r);
             case TEXT_WORDS -> textWords(r);
-            case TEXT_REJECTED -> quoted(r.word("entry")) + " is known to be wrong" + note(r) + penalty(r);
-            case TEXT_SLIP ->
-                slips(r) + " from " + quoted(r.word("entry"))
-                        + (r.has("times") ? ", which earns " + r.word("times") + " of its credit" : "");
+            case TEXT_REJECTED -> quoted(r.word("entry")) + " is listed as a wrong answer" + note(r) + penalty(r);
+            case TEXT_SLIP -> slips(r) + " away from " + quoted(r.word("entry")) + slipCredit(r);
             case TEXT_SLIP_REJECTED ->
-                slips(r) + " from " + quoted(r.word("entry")) + ", which is known to be wrong" + note(r) + penalty(r);
+                slips(r) + " away from " + quoted(r.word("entry")) + ", which is listed as a wrong answer" + note(r)
+                        + penalty(r);
             case TEXT_TORN ->
-                "as near to " + quoted(r.word("entry")) + ", which counts, as to " + quoted(r.word("against"))
-                        + ", which does not; a person decides";
-            case TEXT_UNKNOWN -> "matches nothing in the key; a person decides";
-            case TEXT_OTHERWISE_WRONG -> "matches nothing in the key" + penalty(r);
+                "as close to " + quoted(r.word("entry")) + " (accepted) as to " + quoted(r.word("against"))
+                        + " (listed as wrong); a teacher decides";
+            case TEXT_UNKNOWN -> "matches nothing in the answer key; a teacher decides";
+            case TEXT_OTHERWISE_WRONG -> "matches nothing in the answer key" + penalty(r);
             case NUMBER_IN -> r.word("value") + " is " + within(r.word("entry")) + units(r);
-            case NUMBER_OUT -> r.word("value") + " is not " + or(r.words("entries")) + units(r) + penalty(r);
-            case NUMBER_UNREADABLE -> "cannot be read as a number; a person decides";
+            case NUMBER_OUT ->
+                r.word("value") + " is not accepted; accepted: " + String.join(", or ", r.words("entries")) + units(r)
+                        + penalty(r);
+            case NUMBER_UNREADABLE -> "cannot be read as a number; a teacher decides";
             case NUMBER_UNREADABLE_WRONG -> "cannot be read as a number" + penalty(r);
-            case BLANKS_PARTS -> parts(r) + " (" + r.word("sum") + " of " + r.word("weights") + " by weight)";
+            case BLANKS_PARTS -> parts(r) + " (earned " + r.word("sum") + " of " + r.word("weights") + " by weight)";
             case BLANKS_EXACT -> parts(r) + "; all or nothing";
             case PAIRS_EACH ->
                 r.word("right") + " of " + r.word("keyed") + " pairs right" + list(r, "wrong", "not right: ");
             case PAIRS_NET ->
                 r.word("right") + " of " + r.word("keyed") + " pairs right, "
                         + r.words("wrong").size() + " wrong: ("
-                        + r.word("right") + " - " + r.words("wrong").size() + ") / " + r.word("keyed")
+                        + r.word("right") + " − " + r.words("wrong").size() + ") ÷ " + r.word("keyed")
+                        + ", never below 0"
                         + list(r, "wrong", "not right: ");
             case PAIRS_EXACT ->
                 r.word("right") + " of " + r.word("keyed") + " pairs right; all or nothing"
                         + list(r, "wrong", "not right: ");
             case ORDER_EXACT -> r.has("right") ? "in the right order" : "not in the right order; all or nothing";
-            case ORDER_PLACES -> r.word("right") + " of " + r.word("all") + " at their place";
+            case ORDER_PLACES -> r.word("right") + " of " + r.word("all") + " steps in the right place";
             case ORDER_NEIGHBOURS ->
-                r.word("right") + " of " + r.word("all") + " neighbours of the right order stand together";
-            case ORDER_COUPLES -> r.word("right") + " of " + r.word("all") + " couples in the right order";
+                r.word("right") + " of " + r.word("all") + " steps are followed directly by the right next step";
+            case ORDER_COUPLES -> r.word("right") + " of " + r.word("all") + " pairs of steps in the right order";
             case ORDER_LONGEST ->
-                "a run of " + r.word("run") + " in the right order: (" + r.word("run") + " - 1) / " + r.word("all");
+                r.word("run") + " steps are in the right order when the others are left out: (" + r.word("run")
+                        + " − 1) ÷ " + r.word("all");
             case SPOT_HITS ->
                 r.has("over")
-                        ? r.word("points") + " points where " + r.word("keyed") + " are right: none counts"
-                        : r.word("right") + " of " + r.word("keyed") + " places found";
+                        ? counted(r, "points", "place") + " shown, but " + thereAre(r, "keyed", "area")
+                                + ": too many places earn nothing"
+                        : r.word("right") + " of " + counted(r, "keyed", "area") + " found";
             case SPOT_NET ->
-                r.word("right") + " of " + r.word("keyed") + " places found, " + r.word("wrong")
-                        + " points elsewhere: (" + r.word("right") + " - " + r.word("wrong") + ") / " + r.word("keyed");
+                r.word("right") + " of " + counted(r, "keyed", "area") + " found, " + counted(r, "wrong", "place")
+                        + " outside every area: (" + r.word("right") + " − " + r.word("wrong") + ") ÷ "
+                        + r.word("keyed")
+                        + ", never below 0";
             case SPOT_EXACT ->
-                r.word("right") + " of " + r.word("keyed") + " places found, " + r.word("wrong")
-                        + " points elsewhere; all or nothing";
+                r.word("right") + " of " + counted(r, "keyed", "area") + " found, " + counted(r, "wrong", "place")
+                        + " that found nothing new; all or nothing";
             case CORRECTION ->
                 r.word("left").equals("0")
                         ? "matches “" + r.word("entry") + "”"
-                        : r.word("left") + " of " + r.word("all") + " changes are still to be made to reach “"
-                                + r.word("entry") + "”" + differing(r);
-            case OPEN_WAITS -> "waits for a reader";
-            case OPEN_POINTS -> "given " + r.word("points") + " of " + r.word("possible") + " by the reader";
+                        : changes(r, "to reach “" + r.word("entry") + "” ") + differing(r);
+            case OPEN_WAITS -> "not read by a teacher yet";
+            case OPEN_POINTS -> "given " + r.word("points") + " of " + counted(r, "possible", "point");
             case OPEN_RUBRIC -> rubric(r);
             case OPEN_MEAN ->
-                "the mean of two readings, " + r.word("first") + " and " + r.word("second") + " of "
-                        + r.word("possible");
+                "mean of two readings: " + r.word("first") + " and " + r.word("second") + " of "
+                        + counted(r, "possible", "point");
             case OPEN_APART ->
-                "two readings are " + r.word("apart") + " points apart, more than " + r.word("allowed")
-                        + "; a third reader decides";
+                "the two readings differ by " + counted(r, "apart", "point") + ", more than the " + r.word("allowed")
+                        + " allowed; a third reading decides";
             case FORMULA_SAME, FORMULA_FORM, FORMULA_DIFFERENT, FORMULA_UNREADABLE, FORMULA_UNDECIDED ->
                 MathsWords.formula(r);
             case WORKING, WORKING_UNREADABLE, WORKING_UNDECIDED -> MathsWords.working(r);
             case ATTAINED_SHARE, ATTAINED_LATEST, ATTAINED_DECAY, ATTAINED_BEST, ATTAINED_COUNT, ATTAINED_NOTHING ->
                 TotalWords.attained(r);
             case TOTAL -> TotalWords.total(r);
-            case PERSON -> "decided by a person" + note(r);
-            case RULING -> "your teacher decided on this answer" + note(r);
+            case PERSON -> "decided by a teacher" + note(r);
+            case RULING -> "a teacher decided on this answer" + note(r);
             case OUTGROWN ->
                 "answers the question as it was before it changed" + (r.has("why") ? " (" + r.word("why") + ")" : "")
-                        + "; a person decides";
+                        + "; a teacher decides";
         };
     }
 
@@ -115,7 +123,7 @@ public final class Words {
         List<String> names = r.words("parts");
         List<String> because = r.words("because");
         for (int i = 0; i < Math.min(names.size(), because.size()); i++) {
-            said.add(names.get(i) + ": " + because.get(i));
+            said.add("blank " + (i + 1) + ": " + because.get(i));
         }
         return said.isEmpty() ? "part by part" : String.join("; ", said);
     }
@@ -127,7 +135,7 @@ public final class Words {
     private static String differing(Reason r) {
         return r.words("differs").isEmpty()
                 ? ""
-                : "; not as it should be: "
+                : "; still wrong: "
                         + String.join(
                                 ", ",
                                 r.words("differs").stream().map(Words::quoted).toList());
@@ -135,35 +143,37 @@ public final class Words {
 
     private static String choiceExact(Reason r) {
         return r.has("wrong")
-                ? r.word("right") + " of " + r.word("keyed") + " chosen rightly, " + r.word("wrong")
-                        + " wrongly; all or nothing" + penalty(r)
+                ? r.word("right") + " of " + counted(r, "keyed", "right option") + " chosen, and " + r.word("wrong")
+                        + wrongOnes(r) + "; all or nothing" + penalty(r)
                 : "exactly the " + r.word("keyed") + " right options chosen";
     }
 
     private static String choiceNet(Reason r) {
-        String sum = "(" + r.word("right") + " - " + r.word("wrong") + ") / " + r.word("keyed");
-        return r.word("right") + " of " + r.word("keyed") + " chosen rightly, " + r.word("wrong") + " wrongly: " + sum
-                + (r.amount("wrong").compareTo(r.amount("right")) > 0 ? ", not below 0" : "");
+        return r.word("right") + " of " + counted(r, "keyed", "right option") + " chosen, and " + r.word("wrong")
+                + wrongOnes(r) + ": (" + r.word("right") + " − " + r.word("wrong") + ") ÷ " + r.word("keyed")
+                + ", never below 0";
     }
 
     private static String choiceHits(Reason r) {
         return r.has("over")
-                ? r.word("chosen") + " chosen where " + r.word("keyed") + " are right: none counts"
-                : r.word("right") + " of " + r.word("keyed") + " chosen rightly";
+                ? counted(r, "chosen", "option") + " chosen, but only " + r.word("keyed")
+                        + (r.amount("keyed").equals(Fraction.ONE) ? " is" : " are")
+                        + " right: too many choices earn nothing"
+                : r.word("right") + " of " + counted(r, "keyed", "right option") + " chosen";
     }
 
     private static String textWords(Reason r) {
         List<String> parts = new ArrayList<>();
         if (r.has("all")) {
-            parts.add("has " + and(r.words("all")));
+            parts.add("contains " + and(r.words("all")));
         }
         if (r.has("any")) {
-            parts.add("has " + quoted(r.word("any")));
+            parts.add("contains " + quoted(r.word("any")));
         }
         if (r.has("none")) {
-            parts.add("has none of " + and(r.words("none")));
+            parts.add("contains " + neither(r.words("none")));
         }
-        return parts.isEmpty() ? "has the words that are looked for" : String.join(", ", parts);
+        return parts.isEmpty() ? "contains the words asked for" : String.join("; ", parts);
     }
 
     private static String rubric(Reason r) {
@@ -180,7 +190,7 @@ public final class Words {
         Fraction n = r.amount("distance");
         return n.equals(Fraction.ONE)
                 ? "one typing slip"
-                : n.equals(Fraction.of(2)) ? "two typing slips" : n + " slips";
+                : n.equals(Fraction.of(2)) ? "two typing slips" : n + " typing slips";
     }
 
     private static String within(String entry) {
@@ -199,10 +209,10 @@ public final class Words {
                     .append(factor(r, "unitMissing"));
         }
         if (r.has("unitWrong")) {
-            out.append("; ")
-                    .append(r.word("unit"))
-                    .append(" is not the unit ")
+            out.append("; the unit should be ")
                     .append(r.word("expect"))
+                    .append(", not ")
+                    .append(r.word("unit"))
                     .append(": ");
             out.append(factor(r, "unitWrong"));
         }
@@ -214,16 +224,16 @@ public final class Words {
     }
 
     private static String factor(Reason r, String name) {
-        return r.amount(name).isZero() ? "no points" : r.word(name) + " of the credit";
+        return r.amount(name).isZero() ? "no credit" : r.word(name) + " of the credit";
     }
 
     static String ignored(Reason r) {
-        return r.has("ignored") ? " (" + String.join(", ", r.words("ignored")) + " ignored)" : "";
+        return r.has("ignored") ? " (ignoring " + listed(r.words("ignored")) + ")" : "";
     }
 
     static String penalty(Reason r) {
         return r.has("penalty") && !r.amount("penalty").isZero()
-                ? "; costs " + r.word("penalty") + " of the points"
+                ? "; penalty: " + r.word("penalty") + " of the points"
                 : "";
     }
 
@@ -233,6 +243,51 @@ public final class Words {
 
     static String quoted(String text) {
         return "“" + text + "”";
+    }
+
+    /** {@code two typing slips} earns a part of the entry's credit: said where it is so. */
+    static String slipCredit(Reason r) {
+        return r.has("times")
+                ? "; with " + (r.amount("distance").equals(Fraction.ONE) ? "a slip" : "slips") + " it earns "
+                        + r.word("times") + " of its credit"
+                : "";
+    }
+
+    /** How many changes a sentence still needs, and how many the faulty one did. */
+    static String changes(Reason r, String towards) {
+        boolean one = r.amount("left").equals(Fraction.ONE);
+        return r.word("left") + (one ? " change is" : " changes are") + " still needed " + towards
+                + "(the faulty sentence needed " + r.word("all") + ")";
+    }
+
+    /** So many of something, in the singular where it is one. */
+    static String counted(Reason r, String name, String one) {
+        return r.word(name) + " " + (r.amount(name).equals(Fraction.ONE) ? one : one + "s");
+    }
+
+    private static String thereAre(Reason r, String name, String one) {
+        return (r.amount(name).equals(Fraction.ONE) ? "there is only " : "there are only ") + counted(r, name, one);
+    }
+
+    private static String wrongOnes(Reason r) {
+        return r.amount("wrong").equals(Fraction.ONE) ? " wrong one" : " wrong ones";
+    }
+
+    /** {@code a, b and c}. */
+    private static String listed(List<String> texts) {
+        int last = texts.size() - 1;
+        return last < 1
+                ? String.join("", texts)
+                : String.join(", ", texts.subList(0, last)) + " and " + texts.get(last);
+    }
+
+    private static String neither(List<String> texts) {
+        List<String> quoted = texts.stream().map(Words::quoted).toList();
+        return switch (quoted.size()) {
+            case 1 -> "no " + quoted.get(0);
+            case 2 -> "neither " + String.join(" nor ", quoted);
+            default -> "none of " + listed(quoted);
+        };
     }
 
     private static String and(List<String> texts) {

@@ -30,25 +30,25 @@ public final class HowItScores implements Item.ByKind<String> {
         String key = labels.of(item.key()).stream().map(HowItScores::quoted).collect(Collectors.joining(" and "));
         if (item.max() == 1) {
             String any = item.key().size() > 1 ? "Any one of " : "";
-            return any + key + " earns full points." + credits(item, labels) + penalty(item.penalty())
+            return any + key + " earns full credit." + credits(item, labels) + penalty(item.penalty())
                     + (item.severalWrong()
-                            ? " Two choices are wrong."
-                            : " Two choices where one was asked come to you in Settle.");
+                            ? " More than one choice is wrong."
+                            : " An answer with more than one choice comes to you in Settle.");
         }
         String rule = switch (item.rule()) {
-            case EXACT -> "Full points for exactly " + key + ", nothing otherwise." + penalty(item.penalty());
+            case EXACT -> "Full credit for exactly " + key + "; otherwise none." + penalty(item.penalty());
             case EACH ->
                 "Each of the " + item.options().size()
-                        + " options counts: chosen when it is right, or left when it is not. Right are " + key + ".";
+                        + " options counts: a right one when chosen, a wrong one when left. Right: " + key + ".";
             case NET ->
-                "Each right choice adds a share, each wrong one takes a share away, never below 0. Right are " + key
-                        + ".";
+                "Each right choice adds an equal part of the credit; each wrong one takes the same part away,"
+                        + " never below 0. Right: " + key + ".";
             case HITS ->
-                "Each right choice adds a share; more choices than there are right ones earn nothing." + " Right are "
-                        + key + ".";
+                "Each right choice adds an equal part of the credit; more choices than right options earn nothing."
+                        + " Right: " + key + ".";
             case WEIGHTS ->
-                "The credits of the chosen options are added up, never "
-                        + (item.negative() ? "outside of -1 to 1." : "outside of 0 to 1.") + credits(item, labels);
+                "The credits of the chosen options are added up and kept between "
+                        + (item.negative() ? "−1 and 1." : "0 and 1.") + credits(item, labels);
         };
         return rule + " At most " + item.max() + " can be chosen.";
     }
@@ -66,18 +66,18 @@ public final class HowItScores implements Item.ByKind<String> {
 
     @Override
     public String text(TextItem item) {
-        StringBuilder out = new StringBuilder("An answer counts when it ");
+        StringBuilder out = new StringBuilder("Accepted: an answer that ");
         out.append(item.accept().stream().map(HowItScores::accepted).collect(Collectors.joining(", or ")));
         List<String> ignored = ignored(item);
         if (!ignored.isEmpty()) {
-            out.append("; ").append(String.join(", ", ignored)).append(" do not matter");
+            out.append(", ignoring ").append(String.join(", ", ignored));
         }
         out.append(
                 switch (item.spelling()) {
                     case NONE -> ".";
-                    case ONE -> ". One typing slip is forgiven";
-                    case TWO -> ". Two typing slips are forgiven";
-                    case LENGTH -> ". A typing slip is forgiven from 4 letters on, two from 8";
+                    case ONE -> ". One typing slip is allowed";
+                    case TWO -> ". Two typing slips are allowed";
+                    case LENGTH -> ". One typing slip is allowed from 4 letters, two from 8";
                 });
         if (item.spelling() != TextItem.Spelling.NONE) {
             out.append(
@@ -86,14 +86,14 @@ public final class HowItScores implements Item.ByKind<String> {
                             : ", for " + item.spellingCredit() + " of the credit.");
         }
         if (!item.reject().isEmpty()) {
-            out.append(" Known to be wrong: ");
+            out.append(" Listed as wrong: ");
             out.append(item.reject().stream().map(r -> quoted(r.text())).collect(Collectors.joining(", ")))
                     .append('.');
         }
         out.append(
                 item.otherwiseWrong()
-                        ? " Anything else is wrong."
-                        : " Anything else comes to you in Settle; it is not marked wrong.");
+                        ? " Any other answer is wrong."
+                        : " Any other answer waits for you in Settle and is not marked wrong.");
         return out + penalty(item.penalty());
     }
 
@@ -102,17 +102,17 @@ public final class HowItScores implements Item.ByKind<String> {
         if (entry instanceof TextItem.Words words) {
             List<String> parts = new ArrayList<>();
             if (!words.all().isEmpty()) {
-                parts.add("has " + list(words.all(), " and "));
+                parts.add("contains " + list(words.all(), " and "));
             }
             if (!words.any().isEmpty()) {
-                parts.add("has " + list(words.any(), " or "));
+                parts.add("contains " + list(words.any(), " or "));
             }
             if (!words.none().isEmpty()) {
-                parts.add("does not have " + list(words.none(), " or "));
+                parts.add("does not contain " + list(words.none(), " or "));
             }
             return String.join(" and ", parts) + worth;
         }
-        return (entry instanceof TextItem.Pattern ? "matches the pattern " : "says ") + quoted(entry.shown()) + worth;
+        return (entry instanceof TextItem.Pattern ? "matches the pattern " : "is ") + quoted(entry.shown()) + worth;
     }
 
     private static String list(List<String> words, String between) {
@@ -142,17 +142,16 @@ public final class HowItScores implements Item.ByKind<String> {
                 .map(a ->
                         a.shown() + (a.credit().equals(Fraction.ONE) ? "" : " (for " + a.credit() + " of the points)"))
                 .collect(Collectors.joining(", or "));
-        StringBuilder out =
-                new StringBuilder("A number counts when it is ").append(bands).append(", ends included.");
+        StringBuilder out = new StringBuilder("Accepted: ").append(bands).append(", limits included.");
         NumberItem.UnitRule unit = item.unit();
         if (unit == null) {
-            out.append(" A number with a unit cannot be read.");
+            out.append(" An answer with a unit cannot be read as a number.");
         } else {
-            out.append(" In ").append(unit.expect());
+            out.append(" Unit: ").append(unit.expect());
             out.append(
                     unit.convert() ? ", or another unit of the same kind, which is converted." : ", in no other unit.");
             out.append(" Without a unit: ").append(share(unit.missing()));
-            out.append("; with a wrong one: ").append(share(unit.wrong())).append('.');
+            out.append(". With a wrong unit: ").append(share(unit.wrong())).append('.');
         }
         if (item.figures() != null) {
             out.append(" To ").append(item.figures().count()).append(" significant figures; otherwise ");
@@ -166,35 +165,48 @@ public final class HowItScores implements Item.ByKind<String> {
     }
 
     private static String share(Fraction share) {
-        return share.isZero() ? "no points" : share.equals(Fraction.ONE) ? "full credit" : share + " of the credit";
+        return share.isZero() ? "no credit" : share.equals(Fraction.ONE) ? "full credit" : share + " of the credit";
     }
 
     @Override
     public String blanks(BlanksItem item) {
         String how =
-                item.exact() ? "All of the parts must be right; otherwise nothing." : "Each part counts by its weight.";
-        String order = item.anyOrder().isEmpty() ? "" : " Answers may change places within " + item.anyOrder() + ".";
-        return how + order + " "
-                + item.parts().stream().map(p -> p.id() + ": " + of(p.item())).collect(Collectors.joining(" "));
+                item.exact() ? "All the blanks must be right; otherwise nothing." : "Each blank counts by its weight.";
+        List<String> ids = item.parts().stream().map(BlanksItem.Part::id).toList();
+        StringBuilder out = new StringBuilder(how);
+        for (List<String> group : item.anyOrder()) {
+            out.append(" Blanks ")
+                    .append(group.stream()
+                            .map(id -> String.valueOf(ids.indexOf(id) + 1))
+                            .collect(Collectors.joining(" and ")))
+                    .append(" are accepted in any order.");
+        }
+        for (int i = 0; i < ids.size(); i++) {
+            out.append(" Blank ")
+                    .append(i + 1)
+                    .append(": ")
+                    .append(of(item.parts().get(i).item()));
+        }
+        return out.toString();
     }
 
     @Override
     public String pairs(PairsItem item) {
         return switch (item.rule()) {
-            case EACH -> "Each of the " + item.key().size() + " right pairs adds a share.";
-            case NET -> "Each right pair adds a share, each wrong one takes a share away, never below 0.";
-            case EXACT -> "Exactly the " + item.key().size() + " right pairs, or nothing.";
+            case EACH -> "Each of the " + item.key().size() + " right pairs earns an equal part.";
+            case NET -> "Each right pair earns an equal part; each wrong one takes the same part away, never below 0.";
+            case EXACT -> "Exactly the " + item.key().size() + " right pairs; otherwise nothing.";
         };
     }
 
     @Override
     public String order(OrderItem item) {
         return switch (item.rule()) {
-            case EXACT -> "The right order, or nothing.";
-            case PLACES -> "Each thing at its own place adds a share.";
-            case NEIGHBOURS -> "Each two that follow one another rightly add a share.";
-            case COUPLES -> "Each two that stand in the right order, near or far, add a share.";
-            case LONGEST -> "The longest run in the right order counts, whatever stands between.";
+            case EXACT -> "The right order; otherwise nothing.";
+            case PLACES -> "Each step in its right place earns an equal part.";
+            case NEIGHBOURS -> "Each step followed directly by the right next step earns an equal part.";
+            case COUPLES -> "Each pair of steps in the right order, near or far apart, earns an equal part.";
+            case LONGEST -> "The longest sequence of steps in the right order counts; steps in between are left out.";
         };
     }
 
@@ -203,30 +215,35 @@ public final class HowItScores implements Item.ByKind<String> {
         return switch (item.rule()) {
             case HITS ->
                 item.key().size() == 1
-                        ? "The place has to be found; more points than one earn nothing."
+                        ? "The area must be found; more than one place earns nothing."
                         : "Each of the " + item.key().size()
-                                + " places that is found adds a share; more points than places earn nothing.";
+                                + " areas that is found earns an equal part; more places than areas earn nothing.";
             case NET ->
-                "Each place that is found adds a share, each point outside of them takes a share away, never below 0.";
-            case EXACT -> "All " + item.key().size() + " places and no point elsewhere, or nothing.";
+                "Each area that is found earns an equal part; each place outside every area takes the same part away,"
+                        + " never below 0.";
+            case EXACT ->
+                item.key().size() == 1
+                        ? "The area, and no extra place; otherwise nothing."
+                        : "Every one of the " + item.key().size() + " areas, and no extra place; otherwise nothing.";
         };
     }
 
     @Override
     public String correction(CorrectionItem item) {
-        return "The share of the way from the faulty sentence to the nearest corrected one, word by word; capitals count.";
+        return "Credit is the part of the needed changes that were made, word by word, against the accepted sentence that"
+                + " gives most. Capitals count.";
     }
 
     @Override
     public String formula(FormulaItem item) {
         String form = switch (item.form()) {
             case ANY -> "";
-            case EXPANDED -> " It has to be multiplied out";
-            case FACTORED -> " It has to be factored";
-            case LOWEST -> " It has to be a fraction in lowest terms";
+            case EXPANDED -> " It must be expanded";
+            case FACTORED -> " It must be factorised";
+            case LOWEST -> " It must be a fraction in lowest terms";
         };
         return "Any expression that is equal to "
-                + item.accept().stream().map(HowItScores::quoted).collect(Collectors.joining(" or ")) + " counts."
+                + item.accept().stream().map(HowItScores::quoted).collect(Collectors.joining(" or ")) + " is accepted."
                 + (form.isEmpty()
                         ? ""
                         : form + "; in another form it earns "
@@ -236,11 +253,11 @@ public final class HowItScores implements Item.ByKind<String> {
 
     @Override
     public String working(WorkingItem item) {
-        return "Each line has to follow from the last right one, beginning with " + quoted(item.start())
-                + ". Right lines earn their share of " + item.steps() + " of the points, reaching "
+        return "Each line must follow from the last right line, starting from " + quoted(item.start())
+                + ". Right lines earn up to " + item.steps() + " of the points, in proportion; reaching "
                 + item.accept().stream().map(HowItScores::quoted).collect(Collectors.joining(" or ")) + " earns "
                 + item.result() + "."
-                + (item.followThrough() ? " After a wrong line, the next are judged against it." : "")
+                + (item.followThrough() ? " After a wrong line, the next lines are judged against it." : "")
                 + " What cannot be decided comes to you in Settle.";
     }
 
@@ -249,13 +266,13 @@ public final class HowItScores implements Item.ByKind<String> {
         String words = (item.maxWords() == null ? "" : " At most " + item.maxWords() + " words are asked for.")
                 + mastered(item);
         return item.rubric() == null
-                ? "You read each answer and give from 0 to " + item.points() + " points." + words
+                ? "You read each answer and give from 0 to " + points(item.points()) + "." + words
                 : "You read each answer and choose a level "
                         + (item.criteria().size() == 1
                                 ? "on one scale; "
                                 : "for each of " + item.criteria().size() + " criteria; ")
-                        + item.rubric().maximum() + " on the rubric are worth "
-                        + item.points() + " points." + words;
+                        + item.rubric().maximum() + " rubric points are worth "
+                        + points(item.points()) + "." + words;
     }
 
     private static String mastered(OpenItem item) {
@@ -265,15 +282,14 @@ public final class HowItScores implements Item.ByKind<String> {
         if (!item.masteryIsLevel()) {
             Fraction bound = Fraction.exactly(item.mastery());
             boolean beyond = bound.compareTo(item.points()) > 0;
-            return " It counts as mastered from " + bound + " points on"
-                    + (beyond ? ", which no answer can reach." : ".");
+            return " It counts as mastered from " + points(bound) + (beyond ? ", which no answer can reach." : ".");
         }
         List<String> levels = item.criteria().stream()
                 .flatMap(c -> c.level(item.mastery()).stream())
                 .map(l -> l.text().isBlank() ? "level " + l.id() : quoted(l.text()))
                 .distinct()
                 .toList();
-        return " It counts as mastered from " + String.join(" and ", levels) + " on.";
+        return " It counts as mastered from " + String.join(" and ", levels) + ".";
     }
 
     @Override
@@ -282,7 +298,13 @@ public final class HowItScores implements Item.ByKind<String> {
     }
 
     private static String penalty(Fraction penalty) {
-        return penalty.isZero() ? "" : " A wrong answer costs " + penalty + " of the points; a blank never does.";
+        return penalty.isZero()
+                ? ""
+                : " A wrong answer loses " + penalty + " of the points. Leaving it unanswered loses nothing.";
+    }
+
+    private static String points(Fraction points) {
+        return points + (points.equals(Fraction.ONE) ? " point" : " points");
     }
 
     private static String quoted(String text) {

@@ -54,7 +54,7 @@ final class NumberScorer implements Scorer {
                 best = entry;
             }
         }
-        String shown = shown(judged.value());
+        String shown = judged.value().toReadable();
         if (best == null) {
             Reason out = Reason.of(Code.NUMBER_OUT).with("value", shown).with("entries", entries);
             return Mark.wrong(
@@ -93,7 +93,7 @@ final class NumberScorer implements Scorer {
             return new Judged(
                     typed.get().convert(number.value(), expected),
                     Fraction.ONE,
-                    plain.with("converted", shown(number.value()) + " " + number.unit()));
+                    plain.with("converted", number.value().toReadable() + " " + number.unit()));
         }
         return new Judged(
                 number.value(),
@@ -104,14 +104,6 @@ final class NumberScorer implements Scorer {
     /** A unit that costs nothing is nothing to tell. */
     private static Reason told(Reason plain, String what, Fraction share, NumberItem.UnitRule rule) {
         return share.equals(Fraction.ONE) ? plain : plain.with(what, share).with("expect", rule.expect());
-    }
-
-    private static String shown(Fraction value) {
-        String exact = value.toExact();
-        return exact.length() > 24
-                ? value.toDecimal(6)
-                                .substring(0, Math.min(24, value.toDecimal(6).length())) + "…"
-                : exact;
     }
 
     @Override

@@ -14,6 +14,7 @@ import org.scholion.core.number.Fraction;
 public record Ruling(
         String item, String form, Fraction credit, @Nullable String note) {
     public Ruling {
-        Faulty.unless(credit.abs().compareTo(Fraction.ONE) <= 0, "credit", "credit " + credit + " is not from -1 to 1");
+        Faulty.unless(
+                credit.abs().compareTo(Fraction.ONE) <= 0, "credit", "credit " + credit + " must be between −1 and 1");
     }
 }

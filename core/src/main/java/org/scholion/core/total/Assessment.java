@@ -90,7 +90,7 @@ public record Assessment(
         Faulty.unless(
                 inside.stream().map(Item::points).distinct().count() <= 1,
                 "parts[" + i + "].best",
-                "the items of a best-of part must have the same points");
+                "all questions in a part that counts only the best must have the same points");
         Faulty.unless(
                 inside.stream()
                         .noneMatch(item -> adjustments.stream()

@@ -3,6 +3,7 @@ package org.scholion.core.total;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.Set;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -17,10 +18,26 @@ import org.scholion.core.score.State;
 public final class TotalReason {
     private final Assessment assessment;
     private final List<Item> items;
+    private final List<String> numbers;
 
     public TotalReason(Assessment assessment) {
+        this(assessment, Set.of());
+    }
+
+    /** @param notAsked the items that this attempt's draw left out: they have no number and are not spoken of */
+    public TotalReason(Assessment assessment, Set<String> notAsked) {
         this.assessment = assessment;
         this.items = assessment.scorable();
+        this.numbers = numbers(items, notAsked);
+    }
+
+    private static List<String> numbers(List<Item> items, Set<String> notAsked) {
+        List<String> numbers = new ArrayList<>();
+        int number = 0;
+        for (Item item : items) {
+            numbers.add(notAsked.contains(item.id()) ? "" : String.valueOf(++number));
+        }
+        return numbers;
     }
 
     /** The reason of an attempt's outcome; the amounts are those of the outcome itself. */
@@ -75,18 +92,20 @@ public final class TotalReason {
     }
 
     private Reason listed(Reason reason, String name, IntPredicate holds) {
-        List<String> ids = IntStream.range(0, items.size())
+        List<String> found = IntStream.range(0, items.size())
                 .filter(holds)
-                .mapToObj(i -> items.get(i).id())
+                .mapToObj(numbers::get)
+                .filter(number -> !number.isEmpty())
                 .toList();
-        return ids.isEmpty() ? reason : reason.with(name, ids);
+        return found.isEmpty() ? reason : reason.with(name, found);
     }
 
     private List<String> weights() {
         List<String> weights = new ArrayList<>();
         for (Part part : assessment.parts()) {
             if (part.weight() != null) {
-                weights.add(part.id() + " " + part.weight().toExact());
+                weights.add((part.title().isBlank() ? part.id() : part.title()) + " "
+                        + part.weight().toExact());
             }
         }
         return weights;
@@ -98,17 +117,19 @@ public final class TotalReason {
             return reason;
         }
         List<String> words = new ArrayList<>();
-        words.add("before the curve " + total.percent().toDecimal(6) + " %");
+        words.add("before the curve " + total.percent().toDecimal(6) + "%");
         steps.forEach(step -> words.add(words(step)));
         return reason.with("curve", words);
     }
 
     private static String words(Curve step) {
         if (step instanceof Curve.Add add) {
-            return (add.amount().signum() < 0 ? "" : "+") + add.amount().toExact() + " %";
+            return (add.amount().signum() < 0 ? "minus " : "plus ")
+                    + add.amount().abs().toExact()
+                    + (add.amount().abs().equals(Fraction.ONE) ? " percentage point" : " percentage points");
         }
         if (step instanceof Curve.ScaleTo scale) {
-            return "scaled so that the highest is " + scale.top().toExact() + " %";
+            return "scaled so that the highest is " + scale.top().toExact() + "%";
         }
         if (step instanceof Curve.Line line) {
             return "on the line from " + line.x1().toExact() + " → " + line.y1().toExact() + " to "

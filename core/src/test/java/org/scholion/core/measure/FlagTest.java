@@ -60,7 +60,7 @@ class FlagTest {
                 .get(0);
         assertThat(raised.because())
                 .isEqualTo(
-                        "“b”, which is not in the key, is chosen by 30 % of the upper third and goes with the rest at r = 0.30");
+                        "“b”, which is not in the key, is chosen by 30% of the upper third and goes with the rest at r = 0.30");
         assertThat(Flag.of(
                                 measures(0.5, 0.2, 0, 0, keyed, option("b", false, 40, 0.3, 0.3)),
                                 true,

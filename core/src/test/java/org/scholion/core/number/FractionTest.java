@@ -106,4 +106,26 @@ class FractionTest {
             assertThat(Fraction.exactly(f.toExact())).isEqualTo(f);
         }
     }
+
+    @ParameterizedTest
+    @CsvSource({
+        "12.5, 12.5",
+        "12.7500001, 12.7500001",
+        "-1/3, -1/3",
+        "0.12345678901234567891, 0.12345678901234567891",
+        "100000001/300000000, ≈ 0.333333",
+        "123456789012345678901234567890, ≈ 1.234568 × 10^29",
+        "-99999999999999999999999999999999, ≈ -1 × 10^32",
+    })
+    void a_number_reads_as_people_read_it_and_says_so_when_it_is_rounded(String exact, String read) {
+        assertThat(Fraction.exactly(exact).toReadable()).isEqualTo(read);
+    }
+
+    @Test
+    void a_small_number_with_a_long_fraction_is_named_by_its_power_of_ten() {
+        assertThat(Fraction.ONE
+                        .over(Fraction.of(3).times(Fraction.exactly("1000000000000000000000000000000")))
+                        .toReadable())
+                .isEqualTo("≈ 3.333333 × 10^-31");
+    }
 }

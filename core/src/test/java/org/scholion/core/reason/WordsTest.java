@@ -24,7 +24,7 @@ class WordsTest {
         Reason slip = Reason.of(Reason.Code.TEXT_SLIP).with("entry", "bowline").with("distance", 1);
         assertThat(Words.withoutKey(choice)).isEqualTo("chose “South”, which is not right");
         assertThat(Words.withoutKey(number)).doesNotContain("7");
-        assertThat(Words.withoutKey(slip)).isEqualTo("one typing slip from an accepted answer");
+        assertThat(Words.withoutKey(slip)).isEqualTo("one typing slip away from an accepted answer");
     }
 
     @Test

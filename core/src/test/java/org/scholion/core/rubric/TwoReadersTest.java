@@ -74,7 +74,7 @@ class TwoReadersTest {
         assertThat(points(Resolving.Way.MEAN, null, two)).isEqualTo(Fraction.of(3));
         assertThat(points(Resolving.Way.HIGHER, null, two)).isEqualTo(Fraction.of(4));
         Mark mean = new Resolving(Resolving.Way.MEAN, null).of(OPEN, two);
-        assertThat(Words.english(mean.reason())).isEqualTo("the mean of two readings, 2 and 4 of 4");
+        assertThat(Words.english(mean.reason())).isEqualTo("mean of two readings: 2 and 4 of 4 points");
     }
 
     private static Fraction points(Resolving.Way way, Fraction apart, List<Reading> readings) {
@@ -88,7 +88,7 @@ class TwoReadersTest {
         Mark waits = third.of(OPEN, two);
         assertThat(waits.state()).isEqualTo(State.READ);
         assertThat(Words.english(waits.reason()))
-                .isEqualTo("two readings are 4 points apart, more than 3; a third reader decides");
+                .isEqualTo("the two readings differ by 4 points, more than the 3 allowed; a third reading decides");
         List<Reading> three = new ArrayList<>(two);
         three.add(reading("1"));
         assertThat(points(Resolving.Way.THIRD, Fraction.of(3), three)).isEqualTo(Fraction.of(2));

@@ -33,14 +33,14 @@ class ChoiceTest {
     void any_of_several_keyed_options_is_enough_when_one_is_asked() {
         ChoiceItem item = choice(Rule.EXACT, 1, "b c", ABCD);
         scoring(item, "c").isScored("1");
-        scoring(item, "a").isScored("0").because("chose “a”, not “b” or “c”");
+        scoring(item, "a").isScored("0").because("chose “a”; the right answer is “b” or “c”");
     }
 
     @Test
     void another_option_earns_its_own_credit_or_costs_the_penalty() {
         ChoiceItem item = choice(Rule.EXACT, 1, "b", Map.of("c", f("1/2")), "1/4", false, ABCD);
         scoring(item, "c").isScored("1/2");
-        scoring(item, "a").isScored("-1/4").because("chose “a”, not “b”; costs 0.25 of the points");
+        scoring(item, "a").isScored("-1/4").because("chose “a”; the right answer is “b”; penalty: 0.25 of the points");
     }
 
     @Test
@@ -87,7 +87,7 @@ class ChoiceTest {
     void the_net_rule_shows_its_sum() {
         scoring(choice(Rule.NET, 4, "a b c d", ABCDE), "a b c e")
                 .isScored("1/2")
-                .because("3 of 4 chosen rightly, 1 wrongly: (3 - 1) / 4");
+                .because("3 of 4 right options chosen, and 1 wrong one: (3 − 1) ÷ 4, never below 0");
     }
 
     @Test

@@ -30,8 +30,8 @@ class HowItScoresTest {
     void a_choice_names_its_key_its_credits_its_penalty_and_what_two_choices_mean() {
         ChoiceItem item = choice(ChoiceItem.Rule.EXACT, 1, "b", Map.of("c", f("1/2")), "1/4", false, "a", "b", "c");
         assertThat(HowItScores.of(item))
-                .isEqualTo("“b” earns full points. “c” earns 0.5 of the points. A wrong answer costs 0.25 of the"
-                        + " points; a blank never does. Two choices where one was asked come to you in Settle.");
+                .isEqualTo(
+                        "“b” earns full credit. “c” earns 0.5 of the points. A wrong answer loses 0.25 of the points. Leaving it unanswered loses nothing. An answer with more than one choice comes to you in Settle.");
     }
 
     @ParameterizedTest
@@ -57,18 +57,15 @@ class HowItScoresTest {
                 same("king of knots", "1/2"),
                 new TextItem.Words(List.of("loop"), List.of(), List.of("slip"), f("1/4")));
         assertThat(HowItScores.of(item))
-                .isEqualTo("An answer counts when it says “bowline”, or says “king of knots” (for 0.5 of the points),"
-                        + " or has “loop” and does not have “slip” (for 0.25 of the points); capitals, leading articles do not matter."
-                        + " A typing slip is forgiven from 4 letters on, two from 8. Known to be wrong: “reef knot”."
-                        + " Anything else comes to you in Settle; it is not marked wrong.");
+                .isEqualTo(
+                        "Accepted: an answer that is “bowline”, or is “king of knots” (for 0.5 of the points), or contains “loop” and does not contain “slip” (for 0.25 of the points), ignoring capitals, leading articles. One typing slip is allowed from 4 letters, two from 8. Listed as wrong: “reef knot”. Any other answer waits for you in Settle and is not marked wrong.");
     }
 
     @Test
     void a_number_says_its_bands_its_unit_and_its_figures() {
         assertThat(HowItScores.of(number(around("12.5", "2%", "1"), around("12.5", "5%", "1/2"))))
                 .isEqualTo(
-                        "A number counts when it is 12.5 ± 2%, or 12.5 ± 5% (for 0.5 of the points), ends included."
-                                + " A number with a unit cannot be read. What cannot be read as a number comes to you in Settle.");
+                        "Accepted: 12.5 ± 2%, or 12.5 ± 5% (for 0.5 of the points), limits included. An answer with a unit cannot be read as a number. What cannot be read as a number comes to you in Settle.");
         NumberItem item = new NumberItem(
                 head(),
                 List.of(around("1", null, "1")),
@@ -87,14 +84,14 @@ class HowItScoresTest {
     @Test
     void an_open_item_says_that_a_person_reads_and_a_passage_that_nothing_is_scored() {
         assertThat(HowItScores.of(new OpenItem(head(), null, null, 120, null)))
-                .isEqualTo("You read each answer and give from 0 to 1 points. At most 120 words are asked for.");
+                .isEqualTo("You read each answer and give from 0 to 1 point. At most 120 words are asked for.");
         assertThat(HowItScores.of(new PassageItem(head()))).contains("nothing is scored");
     }
 
     @Test
     void an_open_item_says_from_where_on_it_counts_as_mastered_and_when_no_answer_can_get_there() {
         assertThat(HowItScores.of(new OpenItem(head(), null, null, null, "0.5")))
-                .endsWith("It counts as mastered from 0.5 points on.");
+                .endsWith("It counts as mastered from 0.5 points.");
         assertThat(HowItScores.of(new OpenItem(head(), null, null, null, "2")))
                 .endsWith("It counts as mastered from 2 points on, which no answer can reach.");
         Rubric.Criterion criterion = new Rubric.Criterion(
@@ -108,7 +105,7 @@ class HowItScoresTest {
         TextItem strict = text("NONE", TextItem.USUAL, same("bowline"));
         TextItem lenient = text("ONE", TextItem.USUAL, same("bowline"));
         assertThat(HowItScores.of(strict)).doesNotContain("slip");
-        assertThat(HowItScores.of(lenient)).contains("One typing slip is forgiven.");
+        assertThat(HowItScores.of(lenient)).contains("One typing slip is allowed.");
         Marks.scoring(strict, "bowlin").isLeftToSettle();
         Marks.scoring(lenient, "bowlin").isScored("1");
     }

@@ -81,7 +81,7 @@ class KindsTest {
         Mark mark = blanks(tides(false, List.of()), "ebb", "tide", "slack");
         assertThat(mark.state()).isEqualTo(State.SETTLE);
         assertThat(mark.credit()).isEqualTo(f("3/4"));
-        assertThat(Words.english(mark.reason())).contains("b2: matches nothing in the key");
+        assertThat(Words.english(mark.reason())).contains("blank 2: matches nothing in the answer key");
     }
 
     @Test
@@ -372,7 +372,7 @@ class KindsTest {
         assertThat(correct(" ")).isEqualTo(Mark.BLANK);
         assertThat(Words.english(correct("The tide went out, already.").reason()))
                 .isEqualTo(
-                        "1 of 4 changes are still to be made to reach “The tide went out already.”; not as it should be: “,”");
+                        "1 change is still needed to reach “The tide went out already.” (the faulty sentence needed 4); still wrong: “,”");
     }
 
     @Test

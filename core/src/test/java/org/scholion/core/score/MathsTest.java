@@ -48,9 +48,9 @@ class MathsTest {
                 "x² + 2x + 1 | SCORED | 1 | equal to “x^2 + 2x + 1”",
                 "(x+1)² | SCORED | 1/2 | equal to “x^2 + 2x + 1”, but not multiplied out: 1/2 of the credit",
                 "x² + 1 | SCORED | 0 | not equal to “x^2 + 2x + 1”: for x = 2 it is 5, not 9",
-                "x² + | SETTLE | 0 | cannot be read as mathematics (something is missing); a person decides",
+                "x² + | SETTLE | 0 | cannot be read as mathematics (something is missing); a teacher decides",
                 "'  ' | BLANK | 0 | no answer",
-                "9^9^9^9 | SETTLE | 0 | could not be decided against “x^2 + 2x + 1” (a power is too high); a person decides",
+                "9^9^9^9 | SETTLE | 0 | could not be compared with “x^2 + 2x + 1” (a power is too high); a teacher decides",
             })
     void a_formula_is_judged_by_value_then_by_form_and_never_wrong_when_undecided(
             String typed, State state, String credit, String because) {
@@ -81,7 +81,7 @@ class MathsTest {
         WorkingItem undeclared = new WorkingItem(
                 Head.of("q", f("4")), "2t = 4", List.of("t = 2"), List.of(), Fraction.HALF, Fraction.HALF, false);
         assertThat(Words.english(work(undeclared, "t = about 2").reason()))
-                .isEqualTo("line 1 cannot be read as mathematics (the word about); a person decides");
+                .isEqualTo("line 1 cannot be read as mathematics (unknown word “about”); a teacher decides");
         assertThat(work(undeclared, "T = 2").credit()).isEqualTo(Fraction.ONE);
     }
 
@@ -107,7 +107,8 @@ class MathsTest {
     void right_lines_and_the_end_earn_their_shares() {
         Mark mark = work(working(false, "2(x+3) = 10", "x = 2"), "2x + 6 = 10", "", "2x = 4", "x = 2");
         assertThat(mark.credit()).isEqualTo(Fraction.ONE);
-        assertThat(Words.english(mark.reason())).isEqualTo("3 of 3 lines right; ends in “x = 2”: 0.5 + 0.5 × 3/3");
+        assertThat(Words.english(mark.reason()))
+                .isEqualTo("3 of 3 lines right; reaches “x = 2”: credit 0.5 + 0.5 × 3/3");
         Mark unfinished = work(working(false, "2(x+3) = 10", "x = 2"), "2x + 6 = 10", "2x = 4");
         assertThat(unfinished.credit()).isEqualTo(Fraction.HALF);
     }
@@ -117,8 +118,8 @@ class MathsTest {
         Mark mark = work(working(false, "2(x-3) = 10", "x = 8"), "2x + 6 = 10", "2x = 4", "x = 2");
         assertThat(mark.credit()).isEqualTo(Fraction.ZERO);
         assertThat(Words.english(mark.reason()))
-                .isEqualTo("0 of 3 lines right; line 1 is the first that goes wrong (a sign has changed: right would be"
-                        + " 2*x - 6 = 10); does not reach the end: 0 + 0.5 × 0/3");
+                .isEqualTo(
+                        "0 of 3 lines right; line 1 is the first wrong one (a sign has changed: right would be 2*x - 6 = 10); does not reach an accepted final line: credit 0 + 0.5 × 0/3");
     }
 
     @Test

@@ -32,7 +32,7 @@ class TextTest {
     void capitals_and_spaces_do_not_matter_by_default_and_the_reason_says_which_mattered() {
         TextItem item = text("NONE", USUAL, same("bowline"));
         scoring(item, "bowline").isScored("1").because("matches “bowline”");
-        scoring(item, "Bowline").isScored("1").because("matches “bowline” (capitals ignored)");
+        scoring(item, "Bowline").isScored("1").because("matches “bowline” (ignoring capitals)");
         scoring(item, "  BOWLINE ").isScored("1").because("matches “bowline” (capitals, spaces ignored)");
     }
 
@@ -162,7 +162,7 @@ class TextTest {
     @Test
     void the_nearest_entry_decides_and_the_reason_names_it() {
         TextItem item = text("TWO", USUAL, same("slack water"), same("Beaufort"));
-        scoring(item, "Beaufrt").isScored("1").because("one typing slip from “Beaufort”");
+        scoring(item, "Beaufrt").isScored("1").because("one typing slip away from “Beaufort”");
         scoring(item, "slak watr").isScored("1").because("two typing slips from “slack water”");
     }
 

@@ -59,7 +59,7 @@ class ToldTest {
     @Test
     void places_are_told_in_hundredths_of_the_picture() {
         SpotItem.Point point = new SpotItem.Point(Fraction.HALF, Fraction.exactly("1/8"));
-        assertThat(Told.in(ORDER, new Answer.Pointed(List.of(point)))).isEqualTo("50 %, 13 %");
+        assertThat(Told.in(ORDER, new Answer.Pointed(List.of(point)))).isEqualTo("50%, 13%");
     }
 
     @Test

@@ -30,7 +30,7 @@ class AttainmentTest {
         Attainment a = by(new Method.Share(), OVER_TIME);
         assertThat(a.percent()).isEqualTo(Fraction.exactly("66.7"));
         assertThat(a.level()).isEqualTo(STARTED);
-        assertThat(Words.english(a.reason())).isEqualTo("12 of 18 points over 3 assessments: 66.7 %");
+        assertThat(Words.english(a.reason())).isEqualTo("12 of 18 points over 3 assessments: 66.7%");
     }
 
     @Test
@@ -46,7 +46,7 @@ class AttainmentTest {
         Attainment a = by(Method.Decay.USUAL, OVER_TIME);
         assertThat(a.percent()).isEqualTo(Fraction.exactly("72.1"));
         assertThat(Words.english(a.reason()))
-                .isEqualTo("each newer result counts 0.65, all before it the rest (25 %, 75 %, 80 %): 72.1 %");
+                .isEqualTo("each newer result counts 0.65 and everything before it the rest (25%, 75%, 80%): 72.1%");
     }
 
     @Test
@@ -67,8 +67,7 @@ class AttainmentTest {
         assertThat(a.percent()).isEqualTo(Fraction.HUNDRED);
         assertThat(a.level()).isNull();
         assertThat(Words.english(a.reason()))
-                .isEqualTo(
-                        "1 of 1 points over 1 assessment: 100 %; no level yet: 1 piece of evidence where 2 are needed");
+                .isEqualTo("1 of 1 point over 1 assessment: 100%; no level yet: 1 piece of evidence, 2 are needed");
         assertThat(by(new Method.Share(), List.of()).percent()).isNull();
     }
 

@@ -48,8 +48,7 @@ class TotalReasonTest {
         Reason reason = new TotalReason(a).of(marks, f("1.5"), outcome);
         assertThat(Words.english(reason))
                 .isEqualTo(
-                        "4 of 4 points; q2 dropped; q5 excused; q1 credited in full; q3 not among the best that count;"
-                                + " A 40, B 60 weighted; 2 days late: × 0.8; before the curve 80 %, +5 %; 85 %");
+                        "4 of 4 points; question 2 dropped; question 5 excused; question 1 gives full credit; not counted, since only the best count: question 3; weights: A 40, B 60; 2 days late: × 0.8; before the curve 80%, plus 5 percentage points; 85%");
         // Whoever reads it can work the percent out again: 100 × 0.8 + 5.
         Fraction again = reason.amount("earned")
                 .over(reason.amount("possible"))
@@ -67,6 +66,6 @@ class TotalReasonTest {
         Outcome outcome = Outcomes.of(Grading.PLAIN, List.of(new Totals(a).of(marks, Fraction.ZERO)))
                 .get(0);
         assertThat(Words.english(new TotalReason(a).of(marks, Fraction.ZERO, outcome)))
-                .isEqualTo("-1 of 4 points; not below 0; 0 %; q2 still waiting, counted 0");
+                .isEqualTo("-1 of 4 points; never below 0; 0%; not decided yet, counted as 0: question 2");
     }
 }

@@ -188,7 +188,8 @@ final class ItemReader {
         String rule = c.text("rule", "");
         if (!rule.isEmpty() && !rule.equals("exact")) {
             c.field("rule")
-                    .ifPresent(f -> f.fault("'" + rule + "' is not exact; without a rule the parts are weighed"));
+                    .ifPresent(f -> f.fault("“" + rule
+                            + "” is not a scoring rule here; use exact, or leave it out to weight the blanks"));
         }
         return rule.equals("exact");
     }

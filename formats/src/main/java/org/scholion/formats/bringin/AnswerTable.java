@@ -56,7 +56,7 @@ public final class AnswerTable {
         refuseTwice(columns);
         if (identity < 0) {
             faults.add(new CellFault(
-                    1, "", "no column names the students: one with their number, e-mail or name is needed"));
+                    1, "", "No column identifies the students. Add one with their number, e-mail or name."));
         }
         if (columns.stream().noneMatch(c -> c.use() == Use.ITEM)) {
             faults.add(new CellFault(1, "", "no column is a question: name it by its number, its id or its full text"));
@@ -135,7 +135,7 @@ public final class AnswerTable {
                 faults.add(new CellFault(
                         row.line(),
                         table.names().get(identity),
-                        student.name() + " is here twice, also in line " + earlier + "; leave one of the two out"));
+                        student.name() + " is also in row " + earlier + ". Skip one of the two."));
             }
             attempts.add(new BringIn.Attempt(row.line(), student, answers(row, columns)));
         }
@@ -146,8 +146,9 @@ public final class AnswerTable {
         String cell = row.cell(identity);
         Known student = byForm.get(Known.form(cell));
         if (student == null) {
-            String name =
-                    cell.isBlank() ? "the cell is empty" : "'" + cell.strip() + "' is no student of these sections";
+            String name = cell.isBlank()
+                    ? "The cell is empty."
+                    : "“" + cell.strip() + "” is not a student in these sections.";
             faults.add(new CellFault(row.line(), table.names().get(identity), name + byAnotherColumn(row)));
         }
         return student;
@@ -159,7 +160,7 @@ public final class AnswerTable {
                 .map(c -> byForm.get(Known.form(c)))
                 .filter(java.util.Objects::nonNull)
                 .findFirst()
-                .map(k -> "; by name it could be " + k.name() + " (" + k.section() + ")")
+                .map(k -> " By name it could be " + k.name() + " (" + k.section() + ").")
                 .orElse("");
     }
 

@@ -42,13 +42,16 @@ record CellReader(String cell) implements Item.ByKind<CellReader.Read> {
         while (!rest.isEmpty()) {
             ChoiceItem.Option option = longestPrefix(item, rest);
             if (option == null) {
-                return new Read(null, "'" + cell.strip() + "' is none of the options of this question");
+                return new Read(null, "“" + cell.strip() + "” is not an option of this question");
             }
             chosen.add(option.id());
             rest = after(item, option, rest);
         }
         return item.max() > 1 && chosen.size() > item.max()
-                ? new Read(null, chosen.size() + " options where at most " + item.max() + " may be chosen")
+                ? new Read(
+                        null,
+                        chosen.size() + " options chosen; at most " + item.max() + (item.max() == 1 ? " is" : " are")
+                                + " allowed")
                 : new Read(new Answer.Chosen(chosen), null);
     }
 

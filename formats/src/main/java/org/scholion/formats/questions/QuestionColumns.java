@@ -41,7 +41,7 @@ final class QuestionColumns {
     private void named(int i, @org.jspecify.annotations.Nullable Role chosen) {
         String name = table.names().get(i);
         if (chosen != null) {
-            add(i, chosen, "you said so");
+            add(i, chosen, "you chose this");
             return;
         }
         Optional<Role> role = Role.named(name);
@@ -49,7 +49,10 @@ final class QuestionColumns {
         if (role.isPresent() && free) {
             add(i, role.get(), "by its name");
         } else {
-            add(i, Role.LEFT_OUT, role.isPresent() ? "another column is this already" : "its name is not known");
+            add(
+                    i,
+                    Role.LEFT_OUT,
+                    role.isPresent() ? "another column already holds this" : "its name is not recognised");
         }
     }
 

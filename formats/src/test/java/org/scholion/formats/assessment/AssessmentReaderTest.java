@@ -88,7 +88,7 @@ class AssessmentReaderTest {
                 "\"spelling\": \"length\"|\"spelling\": \"lots\"|items[1].spelling|none, one, two, length",
                 "\"otherwise\": \"wrong\"|\"otherwise\": \"maybe\"|items[1].otherwise|settle, wrong",
                 "[\"case\", \"marks\"]|[\"case\", \"colour\"]|items[1].ignore[1]|not one of",
-                "\"within\": \"1%\"|\"within\": \"some\"|items[2].accept[0].within|no tolerance",
+                "\"within\": \"1%\"|\"within\": \"some\"|items[2].accept[0].within|not a tolerance",
                 "\"expect\": \"km/h\"|\"expect\": \"furlong\"|items[2].unit.expect|not a unit",
                 "\"from\": \"1\", \"to\": 3|\"from\": \"9\", \"to\": 3|items[2].accept[1].from|above",
                 "\"part\": \"A\", \"kind\": \"open\"|\"part\": \"B\", \"kind\": \"open\"|items[3].part|no part is called 'B'",

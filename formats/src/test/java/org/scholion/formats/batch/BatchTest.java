@@ -83,7 +83,8 @@ class BatchTest {
                         "oke,2,24.2,,no,yes",
                         "piet,1,16.5,,no,yes");
         assertThat(scores).hasSize(1 + 4 * 12);
-        assertThat(scores).contains("oke,1,q8,excused,,,,excused,excused: left out of score and possible");
+        assertThat(scores)
+                .contains("oke,1,q8,excused,,,,excused,excused: counts neither in the score nor in the maximum");
         assertThat(score(tides, FORMAT.resolve("example/tides.csv"))).isZero();
         assertThat(result("scores.csv")).isEqualTo(scores);
     }

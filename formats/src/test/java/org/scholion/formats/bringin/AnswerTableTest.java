@@ -102,11 +102,11 @@ class AnswerTableTest {
         assertThat(found.faults())
                 .extracting(f -> f.line() + " " + f.column() + " " + f.message())
                 .containsExactlyInAnyOrder(
-                        "2 q1 'Nowhere' is none of the options of this question",
-                        "2 q2 3 options where at most 2 may be chosen",
-                        "3 number '99999' is no student of these sections",
-                        "4 number the cell is empty",
-                        "6 number Dov Kessler is here twice, also in line 5; leave one of the two out");
+                        "2 q1 “Nowhere” is not an option of this question",
+                        "2 q2 3 options chosen; at most 2 are allowed",
+                        "3 number “99999” is not a student in these sections.",
+                        "4 number The cell is empty.",
+                        "6 number Dov Kessler is also in row 5. Skip one of the two.");
     }
 
     @Test
@@ -126,7 +126,7 @@ class AnswerTableTest {
                 .satisfies(
                         f -> assertThat(f.message())
                                 .isEqualTo(
-                                        "'else@where.example' is no student of these sections; by name it could be Dov Kessler (A)"));
+                                        "“else@where.example” is not a student in these sections. By name it could be Dov Kessler (A)."));
     }
 
     @Test

@@ -131,8 +131,8 @@ public class BringingIn {
         attempts.of(assessment, null).forEach(a -> taken.add(a.student().toString()));
         found.attempts().stream()
                 .filter(a -> taken.contains(a.student().id()))
-                .forEach(a -> faults.add(new CellFault(
-                        a.line(), "", a.student().name() + " has an attempt here already; leave this line out")));
+                .forEach(a -> faults.add(
+                        new CellFault(a.line(), "", a.student().name() + " already has an attempt. Skip this row.")));
         return new BringIn(found.columns(), found.attempts(), faults);
     }
 

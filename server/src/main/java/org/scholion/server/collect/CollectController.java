@@ -12,6 +12,7 @@ import org.scholion.server.platform.Me;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -70,6 +71,18 @@ class CollectController {
     Sittings.SittingLine addTime(
             @AuthenticationPrincipal Me me, @PathVariable UUID sitting, @RequestBody MoreTime more) {
         return sittings.addTime(me, sitting, more.minutes());
+    }
+
+    @PutMapping("/sittings/{sitting}/times")
+    Sittings.SittingLine setTimes(
+            @AuthenticationPrincipal Me me, @PathVariable UUID sitting, @RequestBody Sittings.Times wanted) {
+        return sittings.setTimes(me, sitting, wanted);
+    }
+
+    @DeleteMapping("/sittings/{sitting}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void withdraw(@AuthenticationPrincipal Me me, @PathVariable UUID sitting) {
+        sittings.withdraw(me, sitting);
     }
 
     @PutMapping("/sittings/{sitting}/paper-after")

@@ -74,6 +74,10 @@ public class Sittings {
         }
     }
 
+    /** @param minutes from beginning to end for each student; null for none */
+    public record Times(
+            Instant opens, Instant closes, @Nullable Integer minutes) {}
+
     public record SittingLine(
             UUID id,
             UUID section,
@@ -87,14 +91,10 @@ public class Sittings {
     public UUID giveOut(Me me, UUID assessment, GiveOut wanted) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         requireSection(assessment, wanted.section());
-        if (!wanted.opens().isBefore(wanted.closes())) {
-            throw Refused.invalid("closes", "it closes before it opens; choose a later end");
-        }
-        if (wanted.minutes() != null && (wanted.minutes() < 1 || wanted.minutes() > 1_440)) {
-            throw Refused.invalid("minutes", "a time limit is from 1 to 1440 minutes, or none");
-        }
+        requireTimes(wanted.opens(), wanted.closes(), wanted.minutes());
         if (repository.findByAssessmentAndSection(assessment, wanted.section()).isPresent()) {
-            throw Refused.conflict("given-already", "This section has it already. Change its times in Collect.");
+            throw Refused.conflict(
+                    "given-already", "This section already has it. You can change its times in Collect.");
         }
         freeze(me, assessment);
         requireAnswerable(editions.require(assessment));
@@ -159,6 +159,66 @@ public class Sittings {
                         where s.id = ? and a.id = ?""").params(section, assessment).query(Integer.class).single() > 0;
         if (!there) {
             throw Refused.invalid("section", "this section is not of the assessment's course");
+        }
+    }
+
+    /** Other times for a sitting; who is at work meanwhile has the new ones at once. */
+    @Transactional
+    public SittingLine setTimes(Me me, UUID sitting, Times wanted) {
+        access.require(me, Access.Action.WORK_ON_SITTING, sitting);
+        requireTimes(wanted.opens(), wanted.closes(), wanted.minutes());
+        SittingRow row = repository.findById(sitting).orElseThrow(Refused::notFound);
+        Instant now = clock.instant();
+        if (wanted.opens().isAfter(now) && isBegun(sitting)) {
+            throw Refused.conflict(
+                    "begun", "A student has begun already, so the opening time cannot be moved to later than now.");
+        }
+        row.opensAt = wanted.opens();
+        row.closesAt = wanted.closes();
+        row.minutes = wanted.minutes();
+        events.say("assessment:" + row.assessment);
+        return line(row);
+    }
+
+    /**
+     * Takes a giving out back, until somebody begins: the sitting is no more. With the last one the first edition goes
+     * as well, so that the key can be edited as before.
+     */
+    @Transactional
+    public void withdraw(Me me, UUID sitting) {
+        access.require(me, Access.Action.WORK_ON_SITTING, sitting);
+        SittingRow row = repository.findById(sitting).orElseThrow(Refused::notFound);
+        // Who begins meanwhile waits here, and finds nothing to begin.
+        db.sql("select id from sitting where id = ? for update")
+                .param(sitting)
+                .query(UUID.class)
+                .optional();
+        if (isBegun(sitting)) {
+            throw Refused.conflict(
+                    "begun", "A student has begun already, so this cannot be withdrawn. Close it instead.");
+        }
+        repository.delete(row);
+        repository.flush();
+        if (repository.findByAssessment(row.assessment).isEmpty()) {
+            editions.withdraw(row.assessment);
+        }
+        events.say("assessment:" + row.assessment);
+    }
+
+    private boolean isBegun(UUID sitting) {
+        return db.sql("select exists (select 1 from attempt where sitting_id = ?)")
+                .param(sitting)
+                .query(Boolean.class)
+                .single();
+    }
+
+    private static void requireTimes(Instant opens, Instant closes, @Nullable Integer minutes) {
+        if (!opens.isBefore(closes)) {
+            throw Refused.invalid(
+                    "closes", "The closing time is before the opening time. Choose a later closing time.");
+        }
+        if (minutes != null && (minutes < 1 || minutes > 1_440)) {
+            throw Refused.invalid("minutes", "A time limit is from 1 to 1,440 minutes. Leave it empty for none.");
         }
     }
 

@@ -146,7 +146,9 @@ public class Taking {
         if (!sitting.isOpen(now)) {
             throw Refused.conflict(
                     "not-open",
-                    now.isBefore(sitting.opensAt) ? "This is not open yet." : "This is closed. Ask your teacher.");
+                    now.isBefore(sitting.opensAt)
+                            ? "This is not open yet."
+                            : "This is closed. If you still need to hand in, ask your teacher.");
         }
         Edition edition = editions.require(sitting.assessment);
         UUID attempt = attempts.begin(

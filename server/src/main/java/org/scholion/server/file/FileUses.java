@@ -46,6 +46,14 @@ public class FileUses {
                 .update();
     }
 
+    /** Notes that something is no more, and with it the files that belonged to it. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void forget(Kind kind, UUID object) {
+        db.sql("delete from file_use where kind = ? and object_id = ?")
+                .params(kind.name(), object)
+                .update();
+    }
+
     private static Set<String> named(JsonNode definition) {
         Set<String> named = new HashSet<>();
         gather(definition, named);

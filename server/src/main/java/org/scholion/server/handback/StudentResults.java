@@ -133,7 +133,7 @@ public class StudentResults {
         UUID id = last(asked);
         String words = question.words().strip();
         if (words.isEmpty() || words.length() > LONGEST) {
-            throw Refused.invalid("words", "say in a sentence or two what you ask, at most " + LONGEST + " characters");
+            throw Refused.invalid("words", "Write what you would like to ask, in at most " + LONGEST + " characters.");
         }
         UUID attemptId = db.sql("select attempt_id from result where id = ?")
                 .param(id)
@@ -148,7 +148,7 @@ public class StudentResults {
                 > 0;
         if (waiting) {
             throw Refused.conflict(
-                    "asked-already", "You have asked about this mark already; the answer is still to come.");
+                    "asked-already", "You have already asked about this mark. Your teacher has not replied yet.");
         }
         db.sql("""
                         insert into query (id, school_id, result_id, attempt_id, assessment_id, item, student_id, words, asked_at)
@@ -172,7 +172,7 @@ public class StudentResults {
                         select count(*) from result, jsonb_array_elements(snapshot -> 'result' -> 'items') i
                         where id = ? and i ->> 'item' = ? and jsonb_typeof(i -> 'mark') = 'object'""").params(result, item).query(Integer.class).single() > 0;
         if (!there) {
-            throw Refused.invalid("item", "choose the question whose mark you ask about");
+            throw Refused.invalid("item", "Choose the question you want to ask about.");
         }
     }
 }

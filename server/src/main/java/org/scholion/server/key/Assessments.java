@@ -146,7 +146,7 @@ public class Assessments {
         AssessmentRow row = mine(me, id);
         if (editions.latest(id).isPresent()) {
             throw Refused.conflict(
-                    "given-out", "This assessment is given out. A change makes a new edition: see its effect first.");
+                    "given-out", "This has been given out, so a change makes a new edition. Look at its effect first.");
         }
         return store(me.id(), row, JsonColumn.node(definition), revision);
     }
@@ -199,7 +199,8 @@ public class Assessments {
     private Saved store(UUID person, AssessmentRow row, JsonNode draft, int revision) {
         if (row.revision != revision) {
             throw Refused.conflict(
-                    "changed-meanwhile", "A colleague has changed this key meanwhile. Yours is still on your screen.");
+                    "changed-meanwhile",
+                    "A colleague changed this key while you were working. Your changes are still on your screen. Open it in another tab to compare.");
         }
         String text = Json.write(draft);
         if (!draft.isObject() || text.length() > LARGEST) {

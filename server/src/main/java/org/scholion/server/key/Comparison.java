@@ -43,30 +43,55 @@ public final class Comparison {
     private void items(JsonNode before, JsonNode after) {
         Map<String, JsonNode> old = byId(before);
         Map<String, JsonNode> now = byId(after);
-        int number = 0;
-        for (Map.Entry<String, JsonNode> entry : now.entrySet()) {
-            number += entry.getValue().path("kind").asString("").equals("passage") ? 0 : 1;
-            JsonNode was = old.get(entry.getKey());
+        Map<String, Integer> numbers = numbers(after);
+        now.forEach((id, item) -> {
+            JsonNode was = old.get(id);
+            int number = numbers.getOrDefault(id, 0);
             if (was == null) {
-                add(
-                        entry.getKey(),
-                        number,
-                        "is new: " + quoted(entry.getValue().path("prompt").asString("")),
-                        false);
-            } else if (!was.equals(entry.getValue())) {
-                item(entry.getKey(), number, was, entry.getValue());
+                add(id, number, "is new: " + quoted(item.path("prompt").asString("")), false);
+            } else if (!was.equals(item)) {
+                item(new Place(id, number), new Side(before, was), new Side(after, item));
             }
-        }
+        });
+        passages(old, now, numbers);
         Map<String, Integer> places = numbers(before);
         old.forEach((id, item) -> {
             if (!now.containsKey(id)) {
-                add(id, 0, "is taken out (was question " + places.getOrDefault(id, 0) + ")", false);
+                boolean numbered = places.containsKey(id);
+                add(
+                        id,
+                        0,
+                        numbered ? "removed (was question " + places.get(id) + ")" : "a reading passage was removed",
+                        false);
             }
         });
-        if (List.copyOf(retained(old, now)).equals(List.copyOf(retained(now, old)))) {
-            return;
+        if (!List.copyOf(retained(old, now)).equals(List.copyOf(retained(now, old)))) {
+            add("", 0, "the order of the items changed", false);
         }
-        add("", 0, "the items stand in another order", false);
+    }
+
+    /** A passage that says something else asks something else in each question that is asked about it. */
+    private void passages(Map<String, JsonNode> old, Map<String, JsonNode> now, Map<String, Integer> numbers) {
+        now.forEach((id, item) -> {
+            JsonNode was = old.get(item.path("stem").asString(""));
+            JsonNode is = now.get(item.path("stem").asString(""));
+            if (was != null && is != null && old.containsKey(id) && readsOtherwise(was, is)) {
+                add(id, numbers.getOrDefault(id, 0), "its reading passage now says something else", true);
+            }
+        });
+    }
+
+    private static boolean readsOtherwise(JsonNode was, JsonNode now) {
+        String before = words(was);
+        String after = words(now);
+        return otherWords(before, after)
+                || !sources(was.path("body").asString(""))
+                        .equals(sources(now.path("body").asString("")));
+    }
+
+    private static String words(JsonNode item) {
+        String body = RichText.plain(item.path("body").asString(""));
+        return body.isBlank() ? item.path("prompt").asString("") : body;
     }
 
     private static Set<String> retained(Map<String, JsonNode> of, Map<String, JsonNode> others) {
@@ -84,44 +109,118 @@ public final class Comparison {
     private static Map<String, Integer> numbers(JsonNode definition) {
         Map<String, Integer> numbers = new LinkedHashMap<>();
         definition.path("items").forEach(i -> {
-            if (!i.path("kind").asString("").equals("passage")) {
+            if (!isPassage(i)) {
                 numbers.put(i.path("id").asString(""), numbers.size() + 1);
             }
         });
         return numbers;
     }
 
-    private void item(String id, int number, JsonNode was, JsonNode now) {
-        for (String field : fields(was, now)) {
-            JsonNode a = was.path(field);
-            JsonNode b = now.path(field);
-            if (a.equals(b)) {
-                continue;
+    private record Place(String id, int number) {}
+
+    /** One of the two versions of an item, and how its values are called. */
+    private record Side(JsonNode item, ValueWords words) {
+        Side(JsonNode definition, JsonNode item) {
+            this(item, new ValueWords(item, called(definition)));
+        }
+
+        JsonNode at(String field) {
+            return item.path(field);
+        }
+    }
+
+    /** Parts, questions and draws of a paper as people call them. */
+    private static Map<String, String> called(JsonNode definition) {
+        Map<String, String> names = new LinkedHashMap<>();
+        definition.path("parts").forEach(p -> {
+            String title = p.path("title").asString("");
+            names.put(
+                    p.path("id").asString(""),
+                    title.isBlank() ? "part " + p.path("id").asString("") : title);
+        });
+        numbers(definition).forEach((id, n) -> names.put(id, "question " + n));
+        definition.path("items").forEach(i -> {
+            if (isPassage(i)) {
+                names.put(i.path("id").asString(""), quoted(i.path("prompt").asString("")));
             }
-            if (field.equals("prompt")) {
-                texts(id, number, "asks ", a.asString(""), b.asString(""));
-            } else if (field.equals("body")) {
-                body(id, number, a.asString(""), b.asString(""));
-            } else if (field.equals("options")) {
-                options(id, number, a, b);
-            } else if (field.equals("rubric")) {
-                RubricWords.changes(a, b).forEach(words -> add(id, number, words, false));
-            } else {
-                add(id, number, KeyWords.change(field, a, b, was, now), false);
+        });
+        int n = 0;
+        for (JsonNode draw : definition.path("draws")) {
+            n++;
+            names.put(draw.path("id").asString(""), "draw " + n);
+        }
+        return names;
+    }
+
+    private void item(Place at, Side was, Side now) {
+        for (String field : fields(was.item(), now.item())) {
+            if (!was.at(field).equals(now.at(field))) {
+                field(at, field, was, now);
             }
         }
     }
 
+    private void field(Place at, String field, Side was, Side now) {
+        JsonNode a = was.at(field);
+        JsonNode b = now.at(field);
+        switch (field) {
+            case "prompt" -> texts(at, "now asks ", a.asString(""), b.asString(""));
+            case "source" -> texts(at, "faulty sentence: ", a.asString(""), b.asString(""));
+            case "start" -> texts(at, "first line: ", a.asString(""), b.asString(""));
+            case "body" -> body(at, a.asString(""), b.asString(""));
+            case "options" -> named(at, "option", a, b);
+            case "tokens" -> named(at, "step", a, b);
+            case "left" -> named(at, "row", a, b);
+            case "right" -> named(at, "label", a, b);
+            case "parts" -> blanks(at, a, b);
+            case "feedback" -> feedback(at, a, b);
+            case "rubric" -> RubricWords.changes(a, b).forEach(words -> add(at, words, false));
+            default -> add(at, KeyWords.change(field, a, b, was.words(), now.words()), false);
+        }
+    }
+
+    private void feedback(Place at, JsonNode was, JsonNode now) {
+        for (String when : List.of("right", "partial", "wrong")) {
+            String before = RichText.plain(was.path(when).asString(""));
+            String after = RichText.plain(now.path(when).asString(""));
+            if (!was.path(when).equals(now.path(when))) {
+                add(at, KeyWords.feedback(when, before, after), false);
+            }
+        }
+    }
+
+    /** The blanks of a sentence, each like a question of its own. */
+    private void blanks(Place at, JsonNode was, JsonNode now) {
+        Map<String, JsonNode> before = listed(was);
+        Map<String, JsonNode> after = listed(now);
+        int n = 0;
+        for (Map.Entry<String, JsonNode> blank : after.entrySet()) {
+            n++;
+            JsonNode old = before.get(blank.getKey());
+            if (old == null) {
+                add(at, "new blank " + n, true);
+            } else if (!old.equals(blank.getValue())) {
+                Comparison inside = new Comparison();
+                inside.item(
+                        at,
+                        new Side(old, new ValueWords(old, Map.of())),
+                        new Side(blank.getValue(), new ValueWords(blank.getValue(), Map.of())));
+                for (Difference d : inside.differences) {
+                    add(at, "blank " + n + ", " + d.words(), d.asksOtherwise());
+                }
+            }
+        }
+        before.keySet().stream()
+                .filter(id -> !after.containsKey(id))
+                .forEach(id -> add(at, "a blank was removed", true));
+    }
+
     /** What formatting says is compared by its words; the rest of it is how it looks. */
-    private void body(String id, int number, String was, String now) {
+    private void body(Place at, String was, String now) {
         String before = RichText.plain(was);
         String after = RichText.plain(now);
         if (before.equals(after)) {
-            add(
-                    id,
-                    number,
-                    "looks otherwise (formatting, a picture or a sound)",
-                    !sources(was).equals(sources(now)));
+            add(at, "formatting, a picture or a sound changed", !sources(was).equals(sources(now)));
         }
     }
 
@@ -131,30 +230,43 @@ public final class Comparison {
         return sources;
     }
 
-    private void texts(String id, int number, String what, String was, String now) {
-        int few = Math.min(FEW_LETTERS, Math.max(was.length(), now.length()) / TENTH);
-        boolean otherwise = Slips.between(was, now, few) > few;
-        add(id, number, what + quoted(now) + " instead of " + quoted(was), otherwise);
+    private void texts(Place at, String what, String was, String now) {
+        add(at, what + quoted(now) + " (was " + quoted(was) + ")", otherWords(was, now));
     }
 
-    private void options(String id, int number, JsonNode was, JsonNode now) {
-        Map<String, String> before = new LinkedHashMap<>();
-        Map<String, String> after = new LinkedHashMap<>();
-        was.forEach(o -> before.put(o.path("id").asString(""), o.path("text").asString("")));
-        now.forEach(o -> after.put(o.path("id").asString(""), o.path("text").asString("")));
-        after.forEach((option, text) -> {
-            String old = before.get(option);
+    private static boolean otherWords(String was, String now) {
+        int few = Math.min(FEW_LETTERS, Math.max(was.length(), now.length()) / TENTH);
+        return Slips.between(was, now, few) > few;
+    }
+
+    private static Map<String, JsonNode> listed(JsonNode list) {
+        Map<String, JsonNode> byId = new LinkedHashMap<>();
+        list.forEach(x -> byId.put(x.path("id").asString(""), x));
+        return byId;
+    }
+
+    /** Options, steps, rows and labels: by what they say. */
+    private void named(Place at, String what, JsonNode was, JsonNode now) {
+        Map<String, JsonNode> before = listed(was);
+        Map<String, JsonNode> after = listed(now);
+        after.forEach((id, one) -> {
+            JsonNode old = before.get(id);
+            String text = one.path("text").asString("");
             if (old == null) {
-                add(id, number, "has another option, " + quoted(text), true);
-            } else if (!old.equals(text)) {
-                texts(id, number, "has the option ", old, text);
+                add(at, "new " + what + " " + quoted(text), true);
+            } else if (!old.equals(one)) {
+                texts(at, what + " ", old.path("text").asString(""), text);
             }
         });
-        before.forEach((option, text) -> {
-            if (!after.containsKey(option)) {
-                add(id, number, "no longer has the option " + quoted(text), true);
+        before.forEach((id, one) -> {
+            if (!after.containsKey(id)) {
+                add(at, what + " " + quoted(one.path("text").asString("")) + " removed", true);
             }
         });
+        if (before.keySet().equals(after.keySet())
+                && !List.copyOf(before.keySet()).equals(List.copyOf(after.keySet()))) {
+            add(at, "the " + what + "s are listed in a different order", false);
+        }
     }
 
     private static Set<String> fields(JsonNode was, JsonNode now) {
@@ -164,7 +276,8 @@ public final class Comparison {
     }
 
     private void paper(JsonNode before, JsonNode after) {
-        for (String field : List.of("title", "parts", "shuffle", "draws", "awards", "questions")) {
+        for (String field : List.of(
+                "title", "language", "frameworks", "parts", "shuffle", "draws", "trials", "awards", "questions")) {
             if (!before.path(field).equals(after.path(field))) {
                 add("", 0, KeyWords.paper(field, before.path(field), after.path(field)), false);
             }
@@ -174,7 +287,7 @@ public final class Comparison {
         JsonNode now = after.path("grading");
         for (String field : fields(was, now)) {
             if (!was.path(field).equals(now.path(field))) {
-                add("", 0, KeyWords.grading(field, was.path(field), now.path(field)), false);
+                add("", 0, KeyWords.paper(field, was.path(field), now.path(field)), false);
             }
         }
     }
@@ -202,6 +315,14 @@ public final class Comparison {
                 .forEach(a ->
                         adjusted.put(a.path("item").asString(""), a.path("do").asString("")));
         return adjusted;
+    }
+
+    private static boolean isPassage(JsonNode item) {
+        return item.path("kind").asString("").equals("passage");
+    }
+
+    private void add(Place at, String words, boolean asksOtherwise) {
+        add(at.id(), at.number(), words, asksOtherwise);
     }
 
     private void add(String item, int number, String words, boolean asksOtherwise) {

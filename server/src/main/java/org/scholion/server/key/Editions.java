@@ -126,6 +126,22 @@ public class Editions {
                 .update();
     }
 
+    /** Takes back the first edition of what nobody has begun; when there is a later one, it stays. */
+    @Transactional
+    public void withdraw(UUID assessment) {
+        List<UUID> all = db.sql("select id from edition where assessment_id = ?")
+                .param(assessment)
+                .query(UUID.class)
+                .list();
+        if (all.size() == 1) {
+            UUID id = all.get(0);
+            db.sql("delete from edition where id = ?").param(id).update();
+            files.forget(FileUses.Kind.EDITION, id);
+            known.invalidate(new Numbered(assessment, 1));
+            compiled.invalidate(id);
+        }
+    }
+
     @Transactional(readOnly = true)
     public List<EditionLine> history(UUID assessment) {
         return db.sql("""

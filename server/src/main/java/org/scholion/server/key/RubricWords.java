@@ -18,10 +18,10 @@ public final class RubricWords {
     public static List<String> changes(JsonNode was, JsonNode now) {
         RubricWords comparison = new RubricWords();
         if (now.isMissingNode()) {
-            return List.of("no rubric any more: points are given directly");
+            return List.of("scored with points, no rubric");
         }
         if (was.isMissingNode()) {
-            return List.of("a rubric instead of points given directly");
+            return List.of("scored with a rubric (was points, no rubric)");
         }
         comparison.criteria(byId(was.path("criteria")), byId(now.path("criteria")));
         return comparison.words.isEmpty() ? List.of("the order in the rubric changed") : comparison.words;
@@ -38,12 +38,12 @@ public final class RubricWords {
             if (was.containsKey(id)) {
                 criterion(was.get(id), criterion);
             } else {
-                words.add("another criterion, " + name(criterion));
+                words.add("new criterion " + name(criterion));
             }
         });
         was.forEach((id, criterion) -> {
             if (!now.containsKey(id)) {
-                words.add("no longer the criterion " + name(criterion));
+                words.add("criterion " + name(criterion) + " removed");
             }
         });
     }
@@ -51,13 +51,13 @@ public final class RubricWords {
     private void criterion(JsonNode was, JsonNode now) {
         String of = name(now);
         if (!text(was, "title", "").equals(text(now, "title", ""))) {
-            words.add("the criterion " + of + " instead of " + name(was));
+            words.add("criterion " + of + " (was " + name(was) + ")");
         }
         if (!text(was, "weight", "1").equals(text(now, "weight", "1"))) {
-            words.add(of + " weighs " + text(now, "weight", "1") + " instead of " + text(was, "weight", "1"));
+            words.add(of + ", weight: " + text(now, "weight", "1") + " (was " + text(was, "weight", "1") + ")");
         }
         if (!codes(was).equals(codes(now))) {
-            words.add(of + " counts for " + orNone(codes(now)) + " instead of " + orNone(codes(was)));
+            words.add(of + ", standards: " + orNone(codes(now)) + " (was " + orNone(codes(was)) + ")");
         }
         levels(of, byId(was.path("levels")), byId(now.path("levels")));
     }
@@ -66,14 +66,14 @@ public final class RubricWords {
         now.forEach((id, level) -> {
             JsonNode old = was.get(id);
             if (old == null) {
-                words.add(of + " has another level, " + level(level));
+                words.add(of + " has a new level, " + level(level));
             } else if (!old.equals(level)) {
-                words.add(of + ": " + level(level) + " instead of " + level(old));
+                words.add(of + ": " + level(level) + " (was " + level(old) + ")");
             }
         });
         was.forEach((id, level) -> {
             if (!now.containsKey(id)) {
-                words.add(of + " no longer has the level " + level(level));
+                words.add(of + ", level removed: " + level(level));
             }
         });
     }
@@ -95,7 +95,7 @@ public final class RubricWords {
     }
 
     private static String orNone(Set<String> codes) {
-        return codes.isEmpty() ? "no standard" : String.join(", ", codes);
+        return codes.isEmpty() ? "none" : String.join(", ", codes);
     }
 
     private static String text(JsonNode node, String field, String otherwise) {

@@ -136,12 +136,12 @@ final class Trials {
             RightAnswer.of(item).ifPresent(answer -> right.put(item.id(), answer));
         }
         List<Proposed> all = new ArrayList<>();
-        all.add(set("all right", right, right.keySet()));
-        all.add(set("all blank", right, Set.of()));
+        all.add(set("every answer right", right, right.keySet()));
+        all.add(set("no answers", right, Set.of()));
         for (Fraction bound : bounds()) {
-            String percent = bound.toExact() + " %";
-            below(right, bound).ifPresent(ids -> all.add(set("right below " + percent, right, ids)));
-            reaching(right, bound).ifPresent(ids -> all.add(set("just at " + percent, right, ids)));
+            String percent = bound.toExact() + "%";
+            below(right, bound).ifPresent(ids -> all.add(set("just below " + percent, right, ids)));
+            reaching(right, bound).ifPresent(ids -> all.add(set("exactly " + percent, right, ids)));
         }
         return all;
     }

@@ -17,6 +17,7 @@ import org.scholion.server.key.Comparison;
  * @param up of how many something that they are shown is better; {@code down} of how many something is worse
  * @param moves the students whose result moves, from what to what
  * @param differences what differs between the two editions, in words; none where single marks are decided
+ * @param also other answers that a decision reaches, too
  * @param asked what asks otherwise than it did when it was answered: somebody has to say whether that is fair
  */
 public record EffectView(
@@ -28,7 +29,11 @@ public record EffectView(
         long noLongerPass,
         List<MoveView> moves,
         List<Comparison.Difference> differences,
-        List<Asked> asked) {
+        List<Asked> asked,
+        List<Also> also) {
+
+    /** Another answer that a decision reaches: how many gave it, and why it is reached. */
+    public record Also(String shown, int students, String because) {}
 
     /** An item that asks otherwise than it did, and how many have answered it as it was. */
     public record Asked(String item, int number, int answered) {}
@@ -69,11 +74,16 @@ public record EffectView(
                 effect.noLongerPass(),
                 moves,
                 List.of(),
+                List.of(),
                 List.of());
     }
 
     EffectView with(List<Comparison.Difference> found, List<Asked> otherwise) {
-        return new EffectView(marks, students, up, down, nowPass, noLongerPass, moves, found, otherwise);
+        return new EffectView(marks, students, up, down, nowPass, noLongerPass, moves, found, otherwise, also);
+    }
+
+    public EffectView withAlso(List<Also> others) {
+        return new EffectView(marks, students, up, down, nowPass, noLongerPass, moves, differences, asked, others);
     }
 
     private static @Nullable String fixed(@Nullable Fraction percent, int digits) {

@@ -28,7 +28,10 @@ import org.springframework.transaction.annotation.Transactional;
 public class Ledger {
     private static final String FIELDS =
             " m.attempt_id, m.item, m.seq, m.state, m.credit, m.reason, m.edition, m.person_id,"
-                    + " m.reading, m.at, q.given || ' ' || q.family as person_name ";
+                    + " m.reading, m.at, m.restores, m.acted_by,"
+                    + " case when m.acted_by is null then null else"
+                    + " (select z.given || ' ' || z.family from person z where z.id = m.acted_by) end as acted_name,"
+                    + " q.given || ' ' || q.family as person_name ";
 
     /** The lateral join takes each attempt's last marks from the index instead of sorting the whole ledger. */
     private static final String CURRENT = "select" + FIELDS + """
@@ -62,8 +65,8 @@ public class Ledger {
             placed.add(marks.get(i).at(places.get(i)));
         }
         batch.batchUpdate(
-                "insert into mark (school_id, attempt_id, item, seq, state, credit, reason, edition, person_id, reading, at)"
-                        + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                "insert into mark (school_id, attempt_id, item, seq, state, credit, reason, edition, person_id, reading, at,"
+                        + " restores, acted_by) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
                 placed.stream().map(m -> row(school, m)).toList());
         return placed;
     }
@@ -80,7 +83,9 @@ public class Ledger {
             m.edition(),
             m.person(),
             m.reading() == null ? null : JsonColumn.of(m.reading()),
-            Timestamp.from(m.at())
+            Timestamp.from(m.at()),
+            m.takenBack() == null ? null : m.takenBack().restores(),
+            m.takenBack() == null ? null : m.takenBack().by()
         };
     }
 
@@ -174,6 +179,12 @@ public class Ledger {
                 row.getObject("person_id", UUID.class),
                 row.getString("person_name"),
                 reading == null ? null : JsonColumn.read(reading),
-                row.getTimestamp("at").toInstant());
+                row.getTimestamp("at").toInstant(),
+                takenBack(row));
+    }
+
+    private static LedgerMark.@Nullable TakenBack takenBack(ResultSet row) throws SQLException {
+        UUID by = row.getObject("acted_by", UUID.class);
+        return by == null ? null : new LedgerMark.TakenBack(row.getLong("restores"), by, row.getString("acted_name"));
     }
 }

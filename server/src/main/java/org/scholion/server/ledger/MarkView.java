@@ -14,6 +14,7 @@ import org.scholion.core.score.State;
  *
  * @param mastered whether an open answer counts as mastered; null where its item names no bound or nobody has decided
  * @param by who decided: a rule of the key, a person's hand, or nobody yet
+ * @param takenBackBy who took back a later mark, so that this one stands again
  */
 public record MarkView(
         String state,
@@ -24,7 +25,8 @@ public record MarkView(
         @Nullable String who,
         int edition,
         @Nullable Instant at,
-        @Nullable Boolean mastered) {
+        @Nullable Boolean mastered,
+        @Nullable String takenBackBy) {
 
     /** Who decided. */
     public enum By {
@@ -35,7 +37,7 @@ public record MarkView(
 
     /** The same without its time, for where the time would tell whose it is. */
     public MarkView withoutTime() {
-        return new MarkView(state, points, of, by, because, who, edition, null, mastered);
+        return new MarkView(state, points, of, by, because, who, edition, null, mastered, takenBackBy);
     }
 
     public static MarkView of(Item item, LedgerMark m) {
@@ -48,7 +50,8 @@ public record MarkView(
                 m.personName(),
                 m.edition(),
                 m.at(),
-                item instanceof OpenItem open ? Mastery.of(open, m.mark()).orElse(null) : null);
+                item instanceof OpenItem open ? Mastery.of(open, m.mark()).orElse(null) : null,
+                m.takenBack() == null ? null : m.takenBack().byName());
     }
 
     private static By by(Mark mark, boolean person) {

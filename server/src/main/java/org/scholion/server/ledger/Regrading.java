@@ -69,9 +69,18 @@ public class Regrading {
     /** A comparison of two editions over the same answers. */
     private record Compared(List<LedgerMark> moved, EffectView effect) {}
 
+    /** What a candidate would do: the marks that move, and what they come to. */
+    public record Previewed(List<LedgerMark> moved, EffectView effect) {}
+
     @Transactional(readOnly = true)
     public EffectView preview(Edition candidate) {
         return compare(candidate).effect();
+    }
+
+    @Transactional(readOnly = true)
+    public Previewed previewed(Edition candidate) {
+        Compared compared = compare(candidate);
+        return new Previewed(compared.moved(), compared.effect());
     }
 
     /** A new edition and why it is made. */

@@ -47,6 +47,12 @@ public class Schools {
         return repository.findById(school).map(s -> s.name).orElse("");
     }
 
+    /** The zone in which the school's times are told. */
+    @Transactional(readOnly = true)
+    public String zone(UUID school) {
+        return repository.findById(school).map(s -> s.zone).orElse("UTC");
+    }
+
     @Transactional(readOnly = true)
     public boolean isThereAny() {
         return repository.count() > 0;

@@ -47,14 +47,21 @@ class SessionController {
 
     record DemoChoice(UUID person) {}
 
-    /** Who is signed in; nobody when id is null. */
-    record Session(@Nullable UUID id, Me.@Nullable Role role, String name, String school, boolean demo) {}
+    /**
+     * Who is signed in; nobody when id is null.
+     *
+     * @param zone the school's zone, such as {@code Europe/London}: all times are told in it
+     */
+    record Session(@Nullable UUID id, Me.@Nullable Role role, String name, String school, String zone, boolean demo) {}
 
     @GetMapping("/session")
     Session session(@AuthenticationPrincipal @Nullable Me me) {
-        return me == null
-                ? new Session(null, null, "", "", isDemo())
-                : new Session(me.id(), me.role(), me.name(), schools.name(me.school()), isDemo());
+        return me == null ? new Session(null, null, "", "", "", isDemo()) : of(me);
+    }
+
+    private Session of(Me me) {
+        return new Session(
+                me.id(), me.role(), me.name(), schools.name(me.school()), schools.zone(me.school()), isDemo());
     }
 
     private boolean isDemo() {

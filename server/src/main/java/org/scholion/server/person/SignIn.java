@@ -99,7 +99,10 @@ class SignIn {
         Me me = people.check(key.name(), password).orElseThrow(() -> {
             Watched.note(Watched.What.WRONG_PASSWORD, people.named(key.name()), null);
             return new Refused(
-                    HttpStatus.UNAUTHORIZED, "sign-in", "This name and password do not fit together.", List.of());
+                    HttpStatus.UNAUTHORIZED,
+                    "sign-in",
+                    "The name or the password is not right. Check both and try again.",
+                    List.of());
         });
         forget(key.name(), key.address());
         return me;

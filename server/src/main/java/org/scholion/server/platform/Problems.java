@@ -130,8 +130,8 @@ class Problems extends ResponseEntityExceptionHandler {
         ProblemDetail problem = problem(
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "unexpected",
-                "Something went wrong here. What was saved before is safe; try again, and tell us " + id
-                        + " if it stays.",
+                "Something went wrong. Everything saved before is safe. Try again. If it happens again, tell your school's"
+                        + " administrator the number " + id + ".",
                 List.of());
         problem.setProperty("id", id);
         return problem;

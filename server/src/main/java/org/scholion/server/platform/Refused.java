@@ -29,7 +29,10 @@ public class Refused extends RuntimeException {
     /** Not there, or not theirs to see: the two look alike from outside. */
     public static Refused notFound() {
         return new Refused(
-                HttpStatus.NOT_FOUND, "not-found", "This is not here, or it is not shared with you.", List.of());
+                HttpStatus.NOT_FOUND,
+                "not-found",
+                "There is nothing here that you can open. It may have been removed, or not shared with you.",
+                List.of());
     }
 
     public static Refused conflict(String code, String message) {
@@ -49,7 +52,7 @@ public class Refused extends RuntimeException {
     public static Refused invalid(List<Fault> places) {
         String message = places.size() == 1
                 ? places.get(0).toString()
-                : places.size() + " things need a change. Nothing was saved.";
+                : places.size() + " things need correcting. Nothing was saved.";
         return new Refused(HttpStatus.UNPROCESSABLE_ENTITY, "invalid", message, places);
     }
 

@@ -326,25 +326,28 @@ public class Readings {
         return kept;
     }
 
-    /** Goes back to what the answer had before its last mark; nothing is taken out of the ledger. */
+    /** Goes back to what the answer had before one's own last reading; nothing is taken out of the ledger. */
     public ReadAnswer undo(Me me, UUID assessment, UUID answer, String itemId, ReadingUndo undo, boolean names) {
         Attempt attempt = attempt(me, assessment, answer, itemId, names);
         return decide(me, attempt, itemId, undo.saw(), names, (edition, item) -> {
             List<LedgerMark> history = ledger.history(attempt.id(), itemId);
-            if (history.size() < 2) {
-                throw Refused.conflict("nothing-to-undo", "This answer has not been read yet.");
+            long place = history.get(0).origin();
+            LedgerMark last =
+                    history.stream().filter(m -> m.seq() == place).findFirst().orElseThrow(Refused::notFound);
+            if (last.person() == null) {
+                throw Refused.conflict("nothing-to-undo", "Nobody has read this answer yet.");
             }
-            LedgerMark before = history.get(1);
-            return new LedgerMark(
-                    attempt.id(),
-                    itemId,
-                    0,
-                    before.mark(),
-                    edition.number(),
-                    before.person(),
-                    before.personName(),
-                    before.reading(),
-                    clock.instant());
+            if (!me.id().equals(last.person())) {
+                throw Refused.conflict(
+                        "not-yours",
+                        "This reading is " + last.personName() + "’s, so it stays. Read the answer again to decide"
+                                + " differently.");
+            }
+            return history.stream()
+                    .filter(m -> m.seq() < place)
+                    .findFirst()
+                    .orElseThrow(Refused::notFound)
+                    .restored(me, edition.number(), clock.instant());
         });
     }
 

@@ -114,7 +114,7 @@ public class Rubrics {
     private static List<String> changes(RubricVersion before, RubricVersion v) {
         JsonNode was = JsonColumn.node(before.definition());
         JsonNode now = JsonColumn.node(v.definition());
-        return was.equals(now) ? List.of("another title") : RubricWords.changes(was, now);
+        return was.equals(now) ? List.of("new title") : RubricWords.changes(was, now);
     }
 
     private List<RubricUse> uses(Me me, UUID id) {

@@ -33,8 +33,10 @@ class Doubts {
     private final Ledger ledger;
     private final Editions editions;
     private final Seen seen;
+    private final Decideds decideds;
 
-    Doubts(Attempts attempts, Ledger ledger, Editions editions, Seen seen) {
+    Doubts(Attempts attempts, Ledger ledger, Editions editions, Seen seen, Decideds decideds) {
+        this.decideds = decideds;
         this.attempts = attempts;
         this.ledger = ledger;
         this.editions = editions;
@@ -63,7 +65,12 @@ class Doubts {
             boolean byHand,
             List<String> saw) {}
 
-    /** The doubts of one question. */
+    /**
+     * The doubts of one question.
+     *
+     * @param groups those that wait
+     * @param decided those that somebody has decided
+     */
     record QuestionDoubts(
             String item,
             int number,
@@ -73,7 +80,8 @@ class Doubts {
             String rule,
             int settled,
             int answers,
-            List<DoubtGroup> groups) {}
+            List<DoubtGroup> groups,
+            List<Decideds.DecidedGroup> decided) {}
 
     record DoubtsView(int doubts, int edition, List<QuestionDoubts> questions) {}
 
@@ -97,26 +105,40 @@ class Doubts {
                     .filter(w -> w.mark().mark().state() == State.SETTLE)
                     .toList();
             doubts += waiting.size();
-            if (!waiting.isEmpty()) {
-                questions.add(question(edition, item, all.size(), waiting));
+            List<Decideds.DecidedGroup> decided = decideds.of(edition, item, all);
+            if (!waiting.isEmpty() || !decided.isEmpty()) {
+                questions.add(question(edition, item, all.size(), waiting, decided));
             }
         }
         return new DoubtsView(doubts, edition.number(), questions);
     }
 
+    /** What was decided about one item, for its key. */
+    @Transactional(readOnly = true)
+    List<Decideds.DecidedGroup> decided(UUID assessment, String itemId) {
+        Edition edition = editions.latest(assessment).orElse(null);
+        Item item = edition == null ? null : edition.assessment().item(itemId).orElse(null);
+        return edition == null || item == null ? List.of() : decideds.of(edition, item, ofItem(edition, item, null));
+    }
+
     /** The attempts whose answer to this item has this form, decided or not. */
     @Transactional(readOnly = true)
     List<Waiting> ofForm(Edition edition, Item item, String form, @Nullable UUID section) {
+        return ofItem(edition, item, section).stream()
+                .filter(w -> w.said().form(edition, item).equals(form))
+                .toList();
+    }
+
+    /** Every answer to this item. */
+    @Transactional(readOnly = true)
+    List<Waiting> ofItem(Edition edition, Item item, @Nullable UUID section) {
         UUID assessment = edition.assessmentId();
         Set<String> only = Set.of(item.id());
         return said(
-                        item,
-                        attempts.in(assessment, section),
-                        attempts.responses(assessment, only),
-                        ledger.current(assessment, only))
-                .stream()
-                .filter(w -> w.said().form(edition, item).equals(form))
-                .toList();
+                item,
+                attempts.in(assessment, section),
+                attempts.responses(assessment, only),
+                ledger.current(assessment, only));
     }
 
     private static List<Waiting> said(
@@ -135,7 +157,8 @@ class Doubts {
         return all;
     }
 
-    private QuestionDoubts question(Edition edition, Item item, int answers, List<Waiting> waiting) {
+    private QuestionDoubts question(
+            Edition edition, Item item, int answers, List<Waiting> waiting, List<Decideds.DecidedGroup> decided) {
         List<Waiting> understood =
                 waiting.stream().filter(w -> !w.said().outgrown()).toList();
         List<DoubtGroup> groups = new ArrayList<>(
@@ -157,7 +180,8 @@ class Doubts {
                 HowItScores.of(item),
                 answers - waiting.size(),
                 answers,
-                groups);
+                groups,
+                decided);
     }
 
     /** Answers to the question as it was: equal ones together, told in the words in which it was asked. */
@@ -206,8 +230,8 @@ class Doubts {
                 names(group.waiting()),
                 Words.english(first.mark().mark().reason()),
                 like == null
-                        ? "nothing near"
-                        : (like.holds() || like.apart() ? "holds" : "near") + " “" + like.listed() + "”",
+                        ? "not close to anything in the key"
+                        : (like.holds() || like.apart() ? "contains" : "close to") + " “" + like.listed() + "”",
                 like != null && like.holds() ? like.listed() : null,
                 group.like(),
                 false,

@@ -1,5 +1,6 @@
 package org.scholion.server.settle;
 
+import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.server.access.Access;
@@ -34,6 +35,14 @@ class SettleController {
             @RequestParam(required = false) @Nullable UUID section) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         return doubts.of(assessment, section);
+    }
+
+    /** What was decided about one question; also what a key cannot list. */
+    @GetMapping("/decided")
+    List<Decideds.DecidedGroup> decided(
+            @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestParam String item) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        return doubts.decided(assessment, item);
     }
 
     @PostMapping("/preview")

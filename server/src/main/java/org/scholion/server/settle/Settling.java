@@ -2,16 +2,21 @@ package org.scholion.server.settle;
 
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.answer.Answer;
 import org.scholion.core.answer.Told;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.TextItem;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.reason.Reason;
+import org.scholion.core.reason.Words;
 import org.scholion.core.score.Mark;
 import org.scholion.core.score.Ruling;
 import org.scholion.server.access.Access;
@@ -111,7 +116,30 @@ public class Settling {
         Edition edition = editions.require(assessment);
         return isByHand(decision)
                 ? regrading.previewMarks(assessment, byHand(me, edition, decision, group(edition, decision)))
-                : regrading.preview(candidate(edition, decision));
+                : withAlso(edition, decision, regrading.previewed(candidate(edition, decision)));
+    }
+
+    /** Names the other answers that the key decides differently once it has learned this one. */
+    private EffectView withAlso(Edition edition, Decision decision, Regrading.Previewed previewed) {
+        Item item = item(edition, decision);
+        Map<UUID, LedgerMark> moved = new HashMap<>();
+        previewed.moved().stream().filter(m -> m.item().equals(item.id())).forEach(m -> moved.put(m.attempt(), m));
+        Map<String, EffectView.Also> also = new LinkedHashMap<>();
+        if (!moved.isEmpty()) {
+            for (Doubts.Waiting w : doubts.ofItem(edition, item, null)) {
+                LedgerMark mark = moved.get(w.attempt().id());
+                String form = w.said().form(edition, item);
+                if (mark != null && !form.equals(decision.form())) {
+                    String shown = Told.in(item, w.said().answer());
+                    also.merge(
+                            form,
+                            new EffectView.Also(
+                                    shown, 1, Words.english(mark.mark().reason())),
+                            (a, b) -> new EffectView.Also(a.shown(), a.students() + 1, a.because()));
+                }
+            }
+        }
+        return previewed.effect().withAlso(List.copyOf(also.values()));
     }
 
     /** What the key cannot learn is decided for those who gave it. */
@@ -193,18 +221,32 @@ public class Settling {
         decide(me, assessment, decision, (edition, decided) -> {
             Item item = item(edition, decision);
             List<LedgerMark> again = decided.stream()
-                    .filter(w -> w.mark().byPerson())
+                    .filter(w -> me.id().equals(w.mark().person()))
                     .map(w -> LedgerMark.byRule(
-                            w.attempt().id(),
-                            item.id(),
-                            w.said().markedBy(edition, item),
-                            edition.number(),
-                            clock.instant()))
+                                    w.attempt().id(),
+                                    item.id(),
+                                    w.said().markedBy(edition, item),
+                                    edition.number(),
+                                    clock.instant())
+                            .takenBackBy(me))
                     .toList();
+            requireOwn(me, decided, again);
             effect[0] = regrading.previewMarks(assessment, again);
             return again;
         });
         return effect[0];
+    }
+
+    private static void requireOwn(Me me, List<Doubts.Waiting> decided, List<LedgerMark> own) {
+        if (own.isEmpty()) {
+            String whose = decided.stream()
+                    .map(w -> w.mark().personName())
+                    .filter(name -> name != null && !name.equals(me.name()))
+                    .findFirst()
+                    .map(name -> "This decision is " + name + "’s, so it stays. Decide again to change it.")
+                    .orElse("Nothing here was decided by you.");
+            throw Refused.conflict("not-yours", whose);
+        }
     }
 
     private Edition candidate(Edition edition, Decision decision) {
@@ -214,6 +256,7 @@ public class Settling {
         if (item instanceof TextItem) {
             definition = taught(edition, decision);
         } else {
+            rulings.removeIf(r -> r.item().equals(item.id()) && r.form().equals(decision.form()));
             rulings.add(new Ruling(item.id(), decision.form(), credit(decision), note(decision)));
         }
         return Edition.compile(edition.assessmentId(), edition.number() + 1, definition, rulings);
@@ -232,9 +275,10 @@ public class Settling {
 
     private void teach(ObjectNode item, Edition edition, Decision decision) {
         Fraction credit = credit(decision);
+        forget(item, edition, decision);
         if (decision.reach() == Reach.HOLDS) {
             if (decision.phrase() == null || decision.phrase().isBlank()) {
-                throw Refused.invalid("phrase", "say which words the answer has to hold");
+                throw Refused.invalid("phrase", "Say which words the answer must contain.");
             }
             ObjectNode entry = list(item, "accept").addObject();
             entry.putObject("words").putArray("all").add(decision.phrase());
@@ -248,6 +292,24 @@ public class Settling {
         }
         if (note(decision) != null) {
             entry.put("note", note(decision));
+        }
+    }
+
+    /** What was decided about exactly this answer before is replaced, not contradicted. */
+    private static void forget(ObjectNode item, Edition edition, Decision decision) {
+        Item about = item(edition, decision);
+        for (String name : List.of("accept", "reject")) {
+            if (item.get(name) instanceof ArrayNode list) {
+                for (int i = list.size() - 1; i >= 0; i--) {
+                    String text = list.get(i).path("text").asString("");
+                    if (!text.isEmpty()
+                            && edition.scorer(about)
+                                    .form(new Answer.Typed(text))
+                                    .equals(decision.form())) {
+                        list.remove(i);
+                    }
+                }
+            }
         }
     }
 
@@ -272,7 +334,8 @@ public class Settling {
         return doubts.ofForm(edition, item, decision.form(), null).stream()
                 .findFirst()
                 .map(w -> Told.in(item, w.said().answer()).strip())
-                .orElseThrow(() -> Refused.conflict("no-such-answer", "Nobody has given this answer any more."));
+                .orElseThrow(() -> Refused.conflict(
+                        "no-such-answer", "This answer is no longer waiting. Someone may have settled it already."));
     }
 
     private static Item item(Edition edition, Decision decision) {

@@ -62,7 +62,7 @@ class TrialsTest {
         for (Trials.TrialView view : views(paper, Trials.proposed(paper))) {
             if (view.name().contains(" %")) {
                 double bound = Double.parseDouble(view.name().replaceAll(".* ([\\d.]+) %", "$1"));
-                if (view.name().startsWith("right below")) {
+                if (view.name().startsWith("just below")) {
                     assertThat(percent(view)).as("%s", view).isLessThan(bound);
                 } else {
                     assertThat(percent(view)).as("%s", view).isGreaterThanOrEqualTo(bound);

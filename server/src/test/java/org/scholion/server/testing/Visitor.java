@@ -102,6 +102,10 @@ public final class Visitor {
         return send("PUT", path, body);
     }
 
+    public Reply delete(String path) {
+        return send("DELETE", path, null);
+    }
+
     public Reply send(String method, String path, Object body) {
         if (!method.equals("GET") && token().isEmpty()) {
             get("/api/session");

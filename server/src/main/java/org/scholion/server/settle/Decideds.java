@@ -1,0 +1,112 @@
+package org.scholion.server.settle;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.answer.Told;
+import org.scholion.core.item.Item;
+import org.scholion.core.item.OpenItem;
+import org.scholion.core.reason.Words;
+import org.scholion.core.score.State;
+import org.scholion.server.key.Edition;
+import org.scholion.server.key.Editions;
+import org.scholion.server.ledger.LedgerMark;
+import org.scholion.server.ledger.Seen;
+import org.springframework.stereotype.Component;
+
+/**
+ * What people have decided about answers that the key, as it was given out, could not decide. It stays in view, so that
+ * nothing is decided twice without knowing, and can be decided differently.
+ */
+@Component
+class Decideds {
+    private final Editions editions;
+    private final Seen seen;
+
+    Decideds(Editions editions, Seen seen) {
+        this.editions = editions;
+        this.seen = seen;
+    }
+
+    /**
+     * Equal answers that were decided.
+     *
+     * @param who who decided; null where nobody is known
+     * @param these whether these students' marks were decided alone, and the key stayed the same
+     * @param saw which marks these are; they go back with another decision
+     */
+    record DecidedGroup(
+            String form,
+            String shown,
+            List<String> students,
+            String credit,
+            String because,
+            @Nullable String who,
+            @Nullable Instant at,
+            boolean these,
+            List<String> saw) {}
+
+    /** The decided groups of one item, the largest first. */
+    List<DecidedGroup> of(Edition edition, Item item, List<Doubts.Waiting> said) {
+        if (item instanceof OpenItem) {
+            return List.of();
+        }
+        Map<String, List<Doubts.Waiting>> groups = new LinkedHashMap<>();
+        Edition first = edition.number() == 1 ? edition : editions.numbered(edition.assessmentId(), 1);
+        Item asGivenOut = first.assessment().item(item.id()).orElse(null);
+        for (Doubts.Waiting w : said) {
+            if (isDecided(first, asGivenOut, w)) {
+                String form = w.said().form(edition, item);
+                String by = w.mark().byPerson() ? form + "\0" + w.mark().mark().credit() : form;
+                groups.computeIfAbsent(by, f -> new ArrayList<>()).add(w);
+            }
+        }
+        if (groups.isEmpty()) {
+            return List.of();
+        }
+        Map<Integer, Editions.EditionLine> history = new HashMap<>();
+        editions.history(edition.assessmentId()).forEach(line -> history.put(line.number(), line));
+        return groups.values().stream()
+                .map(group -> group(edition, item, group, history))
+                .sorted(Comparator.comparing((DecidedGroup g) -> -g.students().size()))
+                .toList();
+    }
+
+    /** By a person's hand, or by what the key learned since it was given out. */
+    private static boolean isDecided(Edition first, @Nullable Item asGivenOut, Doubts.Waiting w) {
+        LedgerMark mark = w.mark();
+        if (mark.mark().state() != State.SCORED) {
+            return false;
+        }
+        if (mark.byPerson() || mark.mark().rule().equals("ruling")) {
+            return true;
+        }
+        return mark.edition() > 1
+                && asGivenOut != null
+                && w.said().markedBy(first, asGivenOut).state() == State.SETTLE;
+    }
+
+    private DecidedGroup group(
+            Edition edition, Item item, List<Doubts.Waiting> group, Map<Integer, Editions.EditionLine> history) {
+        Doubts.Waiting oldest = group.stream()
+                .min(Comparator.comparing(w -> w.mark().edition()))
+                .orElseThrow();
+        LedgerMark mark = oldest.mark();
+        Editions.EditionLine line = mark.byPerson() ? null : history.get(mark.edition());
+        return new DecidedGroup(
+                oldest.said().form(edition, item),
+                Told.in(item, oldest.said().answer()),
+                group.stream().map(w -> w.attempt().name()).toList(),
+                mark.mark().credit().toExact(),
+                Words.english(mark.mark().reason()),
+                mark.byPerson() ? mark.personName() : line == null ? null : line.by(),
+                mark.byPerson() ? mark.at() : line == null ? null : line.at(),
+                mark.byPerson(),
+                seen.marks(Doubts.marks(group)));
+    }
+}
