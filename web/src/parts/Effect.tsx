@@ -20,6 +20,9 @@ export function Effect({
   return (
     <Note by={by}>
       <p aria-live="polite">{sentence(effect)}</p>
+      {effect.measures && effect.moves.length > 0 && (
+        <p className="text-small">{measures(effect.measures)}</p>
+      )}
       {shown.length > 0 && (
         <table className="mt-2 w-full text-small">
           <caption className="sr-only">{t("Whose score changes")}</caption>
@@ -65,6 +68,18 @@ function sentence(effect: Schemas["EffectView"]): string {
     effect.noLongerPass > 0 && t("{{count}} students no longer pass.", { count: effect.noLongerPass }),
   ];
   return sentences.filter(Boolean).join(" ");
+}
+
+function measures(m: Schemas["Measures"]): string {
+  const said = [
+    m.meanBefore !== null &&
+      m.meanAfter !== null &&
+      t("Mean: {{before}} → {{after}}.", { before: percent(m.meanBefore), after: percent(m.meanAfter) }),
+    m.passBefore !== null &&
+      m.passAfter !== null &&
+      t("Passing: {{before}} → {{after}}.", { before: m.passBefore, after: m.passAfter }),
+  ];
+  return said.filter(Boolean).join(" ");
 }
 
 function fromTo(m: Schemas["MoveView"]) {

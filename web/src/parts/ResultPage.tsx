@@ -38,6 +38,7 @@ export function ResultPage({
           {t("Some answers are not marked yet, so this result may change.")}
         </p>
       )}
+      {result.because && <p className="mt-2 text-small text-soft">{result.because}</p>}
       {result.message && <p className="mt-3 font-script text-words">{result.message}</p>}
       {(result.awards ?? []).map((a) => (
         <p key={a.title} className="mt-3 border-l-3 border-standard bg-standard-wash px-3 py-2">
@@ -68,6 +69,7 @@ export function ResultPage({
                   {item.comment && item.mark.state === "scored" && (
                     <p className="text-small text-soft">{item.mark.because}</p>
                   )}
+                  {item.counts && <p className="text-small font-semibold">{item.counts}</p>}
                   <Mastered mark={item.mark} />
                   <p className="text-small text-soft">{who(item.mark)}</p>
                 </>

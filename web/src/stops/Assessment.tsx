@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect } from "react";
-import { Link, Outlet, useParams, useSearchParams } from "react-router";
+import { Link, Navigate, Outlet, useLocation, useParams, useSearchParams } from "react-router";
 import { api, ok, type Schemas } from "../api/client";
 import { LineOfWork } from "../parts/LineOfWork";
 import { Loaded } from "../parts/States";
@@ -34,20 +34,28 @@ export function useHeader(assessment: string, section: string | null) {
 export function Assessment() {
   const { assessment, section } = useWhere();
   const header = useHeader(assessment, section);
-  useLive(assessment);
+  useLive(assessment, header.data?.keyOnly === false);
+  const { pathname } = useLocation();
   return (
     <Loaded query={header}>
       {(h) => (
         <>
+          {h.keyOnly && !pathname.endsWith("/key") && <Navigate to={`/a/${assessment}/key`} replace />}
           <div className="border-b border-rule px-4 pt-4 pb-3 lg:px-6">
             <div className="mb-2 flex flex-wrap items-baseline gap-x-4">
               <h1 className="font-script text-title font-semibold">{h.title}</h1>
-              <Link to={`/courses/${h.course}`} className="text-soft hover:underline">
-                {h.courseTitle}
-              </Link>
-              <SectionMenu header={h} section={section} />
+              {h.keyOnly ? (
+                <span className="text-soft">{t("A colleague’s key, shared with you to edit")}</span>
+              ) : (
+                <>
+                  <Link to={`/courses/${h.course}`} className="text-soft hover:underline">
+                    {h.courseTitle}
+                  </Link>
+                  <SectionMenu header={h} section={section} />
+                </>
+              )}
             </div>
-            <LineOfWork id={assessment} line={h.line} />
+            {!h.keyOnly && <LineOfWork id={assessment} line={h.line} />}
           </div>
           <Outlet />
         </>
@@ -86,9 +94,12 @@ function SectionMenu({ header, section }: { header: Schemas["AssessmentHeader"];
 }
 
 /** Listens for changes of this assessment and fetches again what is shown of it. */
-function useLive(assessment: string) {
+function useLive(assessment: string, on: boolean) {
   const client = useQueryClient();
   useEffect(() => {
+    if (!on) {
+      return;
+    }
     let source: EventSource | undefined;
     let soon: ReturnType<typeof setTimeout> | undefined;
     const refresh = () => {
@@ -126,5 +137,5 @@ function useLive(assessment: string) {
       window.removeEventListener("pagehide", close);
       window.removeEventListener("pageshow", listen);
     };
-  }, [assessment, client]);
+  }, [assessment, client, on]);
 }

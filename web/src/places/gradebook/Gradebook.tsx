@@ -130,15 +130,17 @@ function CellButton({
     <button
       type="button"
       onClick={() => onOpen(standing.attempt)}
-      title={`${points(standing.score)} / ${points(standing.possible)}`}
+      title={titleOf(cell)}
       aria-pressed={open}
       className={`w-full px-2 py-1 text-right ${open ? "bg-by-rule-wash font-semibold" : ""} ${standing.provisional ? "text-waiting" : ""}`}
     >
       {standing.percent ?? "–"}
       <span aria-hidden="true" className="inline-block w-4">
-        {standing.provisional ? "…" : cell.handedBack ? "·" : ""}
+        {cell.changedFrom !== null ? "≠" : standing.provisional ? "…" : cell.handedBack ? "·" : ""}
       </span>
       <span className="sr-only">
+        {cell.changedFrom !== null &&
+          t("changed since it was handed back as {{was}}", { was: cell.changedFrom })}{" "}
         {standing.provisional
           ? t("still provisional")
           : cell.handedBack
@@ -147,6 +149,16 @@ function CellButton({
       </span>
     </button>
   );
+}
+
+function titleOf({ standing, changedFrom, attempts }: Cell): string {
+  return [
+    `${points(standing.score)} / ${points(standing.possible)}`,
+    changedFrom !== null && t("changed since it was handed back as {{was}}", { was: changedFrom }),
+    attempts > 1 && t("counts of {{count}} attempts", { count: attempts }),
+  ]
+    .filter(Boolean)
+    .join(" · ");
 }
 
 function HowToRead() {
@@ -160,6 +172,7 @@ function HowToRead() {
           <span className="text-waiting">54.2…</span> {t("provisional: something still waits to be decided")}
         </li>
         <li>75.0· {t("handed back")}</li>
+        <li>75.0≠ {t("changed since it was handed back")}</li>
         <li>– {t("not handed in")}</li>
       </ul>
     </MarginPart>

@@ -6,6 +6,7 @@ import { MarginPart, Note } from "../../parts/Sheet";
 import { Loaded } from "../../parts/States";
 import { t } from "../../text";
 import { moment, percent, points } from "../../text/figures";
+import { DaysLate } from "./DaysLate";
 
 const WAYS = { SCREEN: "on screen", FILE: "from a file", TYPED: "typed in", PAPER: "on paper" } as const;
 
@@ -38,6 +39,7 @@ export function Trace({ attempt }: { attempt: string }) {
               {t("scored with edition {{n}}", { n: trace.edition })}
               {trace.standing.provisional && ` · ${t("provisional")}`}
             </p>
+            <DaysLate key={trace.attempt + trace.daysLate} trace={trace} />
           </MarginPart>
           <MarginPart title={t("Question by question")}>
             <ol>
@@ -75,6 +77,7 @@ function TraceLine({ item }: { item: Schemas["TraceItem"] }) {
               <span className="block text-soft">
                 {m.at && moment(m.at)} · {t("edition {{n}}", { n: m.edition })}
                 {m.who && ` · ${m.who}`}
+                {m.takenBackBy && ` · ${t("taken back by {{who}}", { who: m.takenBackBy })}`}
               </span>
             </Note>
           ))}

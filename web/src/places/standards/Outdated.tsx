@@ -56,7 +56,7 @@ export function Outdated({ older, newer }: { older: string; newer: string }) {
                     )}
                     <TextButton
                       className="text-small underline"
-                      aria-label={t("carry over {{prompt}}", { prompt: o.prompt })}
+                      aria-label={t("Update {{prompt}}", { prompt: o.prompt })}
                       disabled={o.proposed.length === 0 || take.isPending}
                       onClick={() => take.mutate([o])}
                     >

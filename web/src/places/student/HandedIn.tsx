@@ -5,6 +5,7 @@ import { t } from "../../text";
 import { AnswerField } from "./AnswerField";
 import { Asked } from "./Asked";
 import { LateState } from "./LateState";
+import { PartHead } from "./PartHead";
 import { useAutosave } from "./useAutosave";
 
 type Paper = Schemas["Paper"];
@@ -44,8 +45,11 @@ function ReadAgain({ paper }: { paper: Paper }) {
           </a>
         </p>
       ))}
-      {paper.items.map((item) => (
+      {paper.items.map((item, i) => (
         <section key={item.id} className="mt-6" aria-label={t("Question {{n}}", { n: item.number })}>
+          {item.part !== paper.items[i - 1]?.part && (
+            <PartHead part={paper.parts.find((p) => p.id === item.part)} />
+          )}
           <p className="text-small text-soft">
             {item.number > 0 ? t("Question {{n}}", { n: item.number }) : t("Reading passage")}
           </p>

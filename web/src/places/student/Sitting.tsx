@@ -17,6 +17,7 @@ import { HandedIn } from "./HandedIn";
 import { LateState } from "./LateState";
 import { OtherWindowNote } from "./OtherWindowNote";
 import type { Said } from "./onDevice";
+import { PartHead } from "./PartHead";
 import { askedOn, type Page, pagesOf } from "./pages";
 import { isSaid } from "./said";
 import { useAutosave } from "./useAutosave";
@@ -139,6 +140,9 @@ function Taking({ paper }: { paper: Paper }) {
               }}
             />
           ))}
+        {page && page.item.part !== pages[at - 1]?.item.part && (
+          <PartHead part={paper.parts.find((p) => p.id === page.item.part)} />
+        )}
         {page && page.rows.length > 0 ? (
           <AnswerSheet
             key={page.item.id}
@@ -190,7 +194,7 @@ function Taking({ paper }: { paper: Paper }) {
                 className={`mt-5 min-h-11 rounded-corner px-2 ${current.flagged ? "bg-waiting-wash font-semibold text-waiting" : "text-soft"}`}
               >
                 <span aria-hidden="true">⚐ </span>
-                {current.flagged ? t("Come back to this") : t("Come back to this")}
+                {t("Come back to this")}
               </button>
             )}
           </section>

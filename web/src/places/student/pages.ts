@@ -20,7 +20,7 @@ export function pagesOf(items: Item[]): Page[] {
     const reasons = items.filter((i) => i.reasonFor === item.id);
     const last = pages.at(-1);
     if (isRow(item) && reasons.length === 0) {
-      if (last && last.rows.length > 0) {
+      if (last && last.rows.length > 0 && last.item.part === item.part) {
         last.rows.push(item);
       } else {
         pages.push({ item, stem: undefined, reasons: [], rows: [item] });

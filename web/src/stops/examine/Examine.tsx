@@ -96,6 +96,15 @@ function Figures({ assessment, view }: { assessment: string; view: View }) {
   );
 }
 
+const WHY: Record<Schemas["ResultsMean"]["why"][number], string> = {
+  ADJUSTED: "questions were credited to all or count as a bonus",
+  PARTLY_DECIDED: "some marks are not decided in full yet and count with what is decided",
+  BEST_COUNT: "only the best questions of a part count",
+  EXCUSED: "some students were excused from a question",
+  LATE: "lateness takes points off",
+  NOT_BELOW_ZERO: "scores below 0 count as 0",
+};
+
 function TestFigures({ view }: { view: View }) {
   const { test } = view;
   return (
@@ -105,6 +114,14 @@ function TestFigures({ view }: { view: View }) {
       <One name={t("standard deviation")} f={test.sd} />
       <One name={t("reliability (α)")} f={test.alpha} />
       <One name={t("standard error of a score")} f={test.sem} before="± " />
+      {view.results && (
+        <span className="text-small text-soft">
+          {t("In the results the mean is {{mean}}, because {{why}}.", {
+            mean: points(view.results.mean),
+            why: view.results.why.map((w) => t(WHY[w])).join("; "),
+          })}
+        </span>
+      )}
       {view.undecided > 0 && (
         <span className="text-small text-waiting">
           {t("{{count}} marks are not decided yet and count as 0 here", { count: view.undecided })}

@@ -7,9 +7,9 @@ import { Share } from "./kinds/Share";
 
 const RULES: [string, string][] = [
   ["exact", "all or nothing"],
-  ["each", "every option counts, chosen or left"],
-  ["net", "right ones add, wrong ones take away"],
-  ["hits", "right ones add, too many earn nothing"],
+  ["each", "Each option counts, chosen or left"],
+  ["net", "Right choices add, wrong ones take away"],
+  ["hits", "Right choices add, too many earn nothing"],
   ["weights", "each option has its own credit"],
 ];
 
@@ -38,7 +38,9 @@ export function ChoiceKey({ item, onChange, single = false }: KeyProps & { singl
     });
   return (
     <fieldset>
-      <legend className="mb-1 text-small font-semibold text-soft">{t("Options; mark what is right")}</legend>
+      <legend className="mb-1 text-small font-semibold text-soft">
+        {t("Options (choose the right ones)")}
+      </legend>
       <ul>
         {options.map((o, i) => (
           <li key={o.id} className="flex items-center gap-3 border-b border-rule py-1">
@@ -72,10 +74,10 @@ export function ChoiceKey({ item, onChange, single = false }: KeyProps & { singl
             <button
               type="button"
               aria-pressed={last.includes(o.id)}
-              aria-label={t("option {{letter}} stays last when options are shuffled", {
+              aria-label={t("Keep option {{letter}} last when options are shuffled", {
                 letter: String.fromCharCode(65 + i),
               })}
-              title={t("stays last when options are shuffled")}
+              title={t("Keep this option last when options are shuffled")}
               className={`text-small ${last.includes(o.id) ? "font-semibold text-ink" : "text-soft"}`}
               onClick={() =>
                 onChange(
@@ -83,11 +85,11 @@ export function ChoiceKey({ item, onChange, single = false }: KeyProps & { singl
                 )
               }
             >
-              {t("last")}
+              {t("Keep last")}
             </button>
             {options.length > 2 && (
               <TextButton className="text-small text-soft" onClick={() => remove(o.id)}>
-                {t("out")}
+                {t("Remove")}
               </TextButton>
             )}
           </li>
@@ -97,7 +99,7 @@ export function ChoiceKey({ item, onChange, single = false }: KeyProps & { singl
         <TextButton
           onClick={() => onChange({ ...item, options: [...options, { id: freeId(item), text: "" }] })}
         >
-          {t("another option")}
+          {t("Add an option")}
         </TextButton>
         {!single && (
           <label className="flex items-center gap-2">
@@ -113,19 +115,19 @@ export function ChoiceKey({ item, onChange, single = false }: KeyProps & { singl
                 })
               }
             />
-            {t("several may be chosen")}
+            {t("Students may choose more than one")}
           </label>
         )}
         <Share
-          label={t("a wrong answer costs")}
+          label={t("Penalty for a wrong answer")}
           value={item.penalty}
           onChange={(p) => onChange(put(item, "penalty", p))}
         />
         {several && (
           <label className="flex items-center gap-2 text-small text-soft">
-            {t("at most")}
+            {t("Choices, at most")}
             <input
-              aria-label={t("how many may be chosen")}
+              aria-label={t("How many may be chosen")}
               inputMode="numeric"
               value={item.max ?? ""}
               onChange={(e) => onChange({ ...item, max: whole(e.target.value) || 2 })}
@@ -135,7 +137,7 @@ export function ChoiceKey({ item, onChange, single = false }: KeyProps & { singl
         )}
         {several && (
           <label className="flex items-center gap-2">
-            {t("counted")}
+            {t("Scoring rule")}
             <select
               value={item.rule ?? "exact"}
               onChange={(e) => onChange({ ...item, rule: e.target.value })}

@@ -21,7 +21,7 @@ export function EntryText({ entry, onChange }: { entry: Accepted; onChange: (ent
         />
       )}
       <select
-        aria-label={t("how it is compared")}
+        aria-label={t("compare as")}
         value={way}
         className="rounded-corner border border-rule bg-sheet text-small text-soft"
         onChange={(e) => onChange(inWay(entry, e.target.value as Way))}
@@ -65,9 +65,9 @@ function WordLists({ entry, onChange }: { entry: Accepted; onChange: (entry: Acc
   );
   return (
     <span className="flex min-w-0 flex-1 flex-wrap gap-2">
-      {list("all", t("all of"))}
-      {list("any", t("one of"))}
-      {list("none", t("none of"))}
+      {list("all", t("contains all of"))}
+      {list("any", t("contains one of"))}
+      {list("none", t("contains none of"))}
     </span>
   );
 }

@@ -9,8 +9,8 @@ import { Trouble } from "../../parts/States";
 import { useSettled } from "../../parts/useSettled";
 import { t } from "../../text";
 import { moment } from "../../text/figures";
-import { type Definition, put } from "./definition";
 import { Differences, type Fair, Fairness } from "./Fairness";
+import { counting } from "./HowItCounts";
 import type { useDraft } from "./useDraft";
 
 /** After giving out: what a change would do to everyone who has answered, and the editions so far. */
@@ -75,7 +75,7 @@ export function IfYouSave({ assessment, draft }: { assessment: string; draft: Re
                   decided={decided}
                   onDecided={(item, what) => {
                     setDecided({ ...decided, [item]: what });
-                    draft.change((d) => adjusted(d, item, what));
+                    draft.change((d) => counting(d, item, what === "same" ? "" : what));
                   }}
                 />
                 <Effect effect={preview.data} by="waiting" />
@@ -107,13 +107,6 @@ export function IfYouSave({ assessment, draft }: { assessment: string; draft: Re
       <Editions assessment={assessment} edition={draft.edition} onUndone={() => void done()} />
     </>
   );
-}
-
-/** The definition with what becomes of an item's earlier answers. */
-function adjusted(d: Definition, item: string, what: Fair): Definition {
-  const others = (d.adjustments ?? []).filter((a) => a.item !== item);
-  const next = what === "same" ? others : [...others, { item, do: what }];
-  return put(d, "adjustments", next);
 }
 
 const isOvertaken = (error: unknown) => error instanceof Problem && error.code === "changed-meanwhile";

@@ -6,9 +6,12 @@ import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { ShareWith } from "../../places/bank/ShareWith";
 import { t } from "../../text";
+import { useHeader } from "../Assessment";
+import { Decisions } from "./Decisions";
 import type { Item } from "./definition";
 import { Examples, exampleOf, ShortResult } from "./Examples";
 import { GiveOut } from "./GiveOut";
+import { HowItCounts } from "./HowItCounts";
 import { IfYouSave } from "./IfYouSave";
 import { ItemHistory } from "./ItemHistory";
 import { KeyFrom } from "./KeyFrom";
@@ -41,19 +44,25 @@ export function KeyMargin({
   onChange: (item: Item) => void;
   children?: ReactNode;
 }) {
+  const keyOnly = useHeader(assessment, null).data?.keyOnly === true;
   return (
     <>
       {item && item.kind !== "passage" && <OneItem item={item} onChange={onChange} />}
+      {item && item.kind !== "passage" && draft.givenOut && (
+        <HowItCounts definition={draft.definition} item={item.id} onChange={draft.change} />
+      )}
+      {item && draft.givenOut && !keyOnly && <Decisions assessment={assessment} item={item.id} />}
       {children}
       <Saving assessment={assessment} draft={draft} />
-      {item && <ItemHistory assessment={assessment} item={item} onChange={onChange} />}
-      <ShareWith kind="ASSESSMENT" object={assessment} title={t("This key is shared with")} />
+      {item && !keyOnly && <ItemHistory assessment={assessment} item={item} onChange={onChange} />}
+      {!keyOnly && <ShareWith kind="ASSESSMENT" object={assessment} title={t("This key is shared with")} />}
     </>
   );
 }
 
 /** Whether it is saved, what would come of it, and what can be done with the whole key. */
 export function Saving({ assessment, draft }: { assessment: string; draft: Draft }) {
+  const keyOnly = useHeader(assessment, null).data?.keyOnly === true;
   return (
     <>
       <MeanwhileNote draft={draft} />
@@ -66,7 +75,15 @@ export function Saving({ assessment, draft }: { assessment: string; draft: Draft
         </Button>
       </p>
       {draft.error && <Trouble error={draft.error} />}
-      {draft.givenOut ? (
+      {keyOnly ? (
+        <p className="mb-4 text-small text-soft" role="status">
+          {draft.givenOut
+            ? t(
+                "This has been given out. Only its teachers can change it now; you can copy it into a course of yours.",
+              )
+            : t(SAVED[draft.state])}
+        </p>
+      ) : draft.givenOut ? (
         <IfYouSave assessment={assessment} draft={draft} />
       ) : (
         <>
@@ -77,7 +94,7 @@ export function Saving({ assessment, draft }: { assessment: string; draft: Draft
         </>
       )}
       {draft.definition.items.length > 0 && draft.faults.length === 0 && <Print assessment={assessment} />}
-      <KeyFrom assessment={assessment} draft={draft} />
+      {!keyOnly && <KeyFrom assessment={assessment} draft={draft} />}
       <p className="mb-5 text-small">
         <a className="underline" href={`/api/assessments/${assessment}/file`} download>
           {t("Save the key as a file")}

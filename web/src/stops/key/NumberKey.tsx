@@ -16,7 +16,7 @@ export function NumberKey({ item, onChange }: KeyProps) {
     onChange(expect ? { ...item, unit: { missing: "1", ...item.unit, expect } } : without(item, "unit"));
   return (
     <>
-      <h3 className="text-small font-semibold text-soft">{t("Accepted")}</h3>
+      <h3 className="text-small font-semibold text-soft">{t("Accepted answers")}</h3>
       <ul>
         {accept.map((band, i) => (
           <li key={i} className="flex flex-wrap items-center gap-3 border-b border-rule py-1.5">
@@ -49,7 +49,7 @@ export function NumberKey({ item, onChange }: KeyProps) {
               className="ml-auto text-small text-soft"
               onClick={() => onChange({ ...item, accept: accept.filter((_, n) => n !== i) })}
             >
-              {t("out")}
+              {t("Remove")}
             </TextButton>
           </li>
         ))}
@@ -73,24 +73,24 @@ export function NumberKey({ item, onChange }: KeyProps) {
           onClick={() => onChange({ ...item, accept: [...accept, { value: "" }] })}
         >
           {accept.length === 0
-            ? t("type the value, or what it is worked out from")
-            : t("another value or a wider band")}
+            ? t("Type the value or a calculation, such as 3*4/8")
+            : t("Add a value or tolerance")}
         </TextButton>
         <TextButton
           className="underline"
           onClick={() => onChange({ ...item, accept: [...accept, { from: "", to: "" }] })}
         >
-          {t("from … to …")}
+          {t("Add a range")}
         </TextButton>
         <Share
-          label={t("a wrong answer costs")}
+          label={t("Penalty for a wrong answer")}
           value={item.penalty}
           onChange={(p) => onChange(put(item, "penalty", p))}
         />
       </div>
       <div className="mt-4 flex flex-wrap gap-4">
         <Field
-          label={t("Unit (none: a bare number)")}
+          label={t("Unit (leave empty for a number alone)")}
           value={item.unit?.expect ?? ""}
           className="w-44"
           onChange={(e) => setUnit(e.target.value)}
@@ -98,7 +98,7 @@ export function NumberKey({ item, onChange }: KeyProps) {
         {item.unit && (
           <>
             <Field
-              label={t("Without a unit, share")}
+              label={t("Credit without the unit")}
               value={item.unit.missing ?? "0"}
               className="w-36"
               onChange={(e) =>
@@ -113,7 +113,7 @@ export function NumberKey({ item, onChange }: KeyProps) {
                   item.unit && onChange({ ...item, unit: { ...item.unit, convert: e.target.checked } })
                 }
               />
-              {t("other units of its kind count too")}
+              {t("Accept other units of the same kind")}
             </label>
           </>
         )}

@@ -25,8 +25,8 @@ export function TextKey({ item, onChange }: KeyProps) {
     onChange({ ...item, accept: accept.map((a, n) => (n === i ? entry : a)) });
   return (
     <>
-      <section aria-label={t("Accepted")}>
-        <h3 className="text-small font-semibold text-soft">{t("Accepted")}</h3>
+      <section aria-label={t("Accepted answers")}>
+        <h3 className="text-small font-semibold text-soft">{t("Accepted answers")}</h3>
         <ul>
           {accept.map((entry, i) => (
             <li key={i} className="flex items-center gap-3 border-b border-rule py-1">
@@ -43,18 +43,18 @@ export function TextKey({ item, onChange }: KeyProps) {
                 className="text-small text-soft"
                 onClick={() => onChange({ ...item, accept: accept.filter((_, n) => n !== i) })}
               >
-                {t("out")}
+                {t("Remove")}
               </TextButton>
             </li>
           ))}
         </ul>
         <Another
-          label={t("another accepted text")}
+          label={t("Add an accepted answer")}
           onAdd={(text) => onChange({ ...item, accept: [...accept, { text }] })}
         />
       </section>
-      <section className="mt-4" aria-label={t("Known to be wrong")}>
-        <h3 className="text-small font-semibold text-soft">{t("Known to be wrong")}</h3>
+      <section className="mt-4" aria-label={t("Known wrong answers")}>
+        <h3 className="text-small font-semibold text-soft">{t("Known wrong answers")}</h3>
         <ul>
           {reject.map((entry, i) => (
             <li
@@ -63,8 +63,8 @@ export function TextKey({ item, onChange }: KeyProps) {
             >
               <span className="flex-1">{entry.text}</span>
               <input
-                aria-label={t("what you say to whoever writes {{text}}", { text: entry.text })}
-                placeholder={t("a word to whoever writes it")}
+                aria-label={t("Comment for students who write {{text}}", { text: entry.text })}
+                placeholder={t("Comment for students who write this")}
                 value={entry.note ?? ""}
                 className="min-w-0 flex-1 bg-sheet text-body"
                 onChange={(e) =>
@@ -78,18 +78,18 @@ export function TextKey({ item, onChange }: KeyProps) {
                 className="font-sans text-small text-soft"
                 onClick={() => onChange({ ...item, reject: reject.filter((_, n) => n !== i) })}
               >
-                {t("out")}
+                {t("Remove")}
               </TextButton>
             </li>
           ))}
         </ul>
         <Another
-          label={t("a known wrong answer")}
+          label={t("Add a known wrong answer")}
           onAdd={(text) => onChange({ ...item, reject: [...reject, { text }] })}
         />
       </section>
-      <section className="mt-4" aria-label={t("What does not matter")}>
-        <h3 className="mb-2 text-small font-semibold text-soft">{t("What does not matter")}</h3>
+      <section className="mt-4" aria-label={t("Ignore these differences")}>
+        <h3 className="mb-2 text-small font-semibold text-soft">{t("Ignore these differences")}</h3>
         <div className="flex flex-wrap gap-2">
           {IGNORE.map(([name, words]) => (
             <Toggle
@@ -105,26 +105,26 @@ export function TextKey({ item, onChange }: KeyProps) {
         </div>
         <div className="mt-3 flex flex-wrap items-center gap-4">
           <Choose
-            label={t("typing slips")}
+            label={t("Typing slips")}
             value={item.spelling ?? "none"}
             options={[
-              ["none", t("count as other words")],
-              ["one", t("one is let pass")],
-              ["two", t("two are let pass")],
-              ["length", t("are let pass by length")],
+              ["none", t("none allowed")],
+              ["one", t("one allowed")],
+              ["two", t("two allowed")],
+              ["length", t("by length: one from 4 letters, two from 8")],
             ]}
             onChange={(spelling) => onChange({ ...item, spelling })}
           />
           {(item.spelling ?? "none") !== "none" && (
             <Share
-              label={t("worth with a slip")}
+              label={t("Credit with a slip")}
               usual="1"
               value={item.spellingCredit}
               onChange={(credit) => onChange(put(item, "spellingCredit", credit))}
             />
           )}
           <Share
-            label={t("a wrong answer costs")}
+            label={t("Penalty for a wrong answer")}
             value={item.penalty}
             onChange={(p) => onChange(put(item, "penalty", p))}
           />
@@ -135,7 +135,7 @@ export function TextKey({ item, onChange }: KeyProps) {
             checked={item.otherwise === "wrong"}
             onChange={(e) => onChange({ ...item, otherwise: e.target.checked ? "wrong" : "settle" })}
           />
-          {t("anything else is wrong, instead of coming to you in Settle")}
+          {t("Any other answer is wrong (otherwise it waits for you in Settle)")}
         </label>
       </section>
     </>

@@ -54,7 +54,7 @@ describe("a key in a few words", () => {
     expect(keyInShort({ ...number, accept: [{ from: "1", to: "2" }] })).toBe("1 – 2");
   });
   it("names several choices and open items", () => {
-    expect(kindName({ ...choice, max: 3 })).toBe("choice, several");
+    expect(kindName({ ...choice, max: 3 })).toBe("choice of several");
     expect(kindName(choice)).toBe("choice");
     const open = newItem("open", []);
     expect(keyInShort(open)).toBe("one scale");

@@ -162,7 +162,7 @@ export const KIND_NAMES: Record<Kind, string> = {
 };
 
 export function kindName(item: Item): string {
-  return item.kind === "choice" && (item.max ?? 1) > 1 ? "choice, several" : KIND_NAMES[item.kind];
+  return item.kind === "choice" && (item.max ?? 1) > 1 ? "choice of several" : KIND_NAMES[item.kind];
 }
 
 /** Lines of mathematics or sentences that are accepted, of the kinds whose key is a list of them. */

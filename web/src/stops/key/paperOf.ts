@@ -10,6 +10,7 @@ export function paperOf(item: Item): PaperItem {
   return {
     id: item.id,
     number: 1,
+    part: item.part ?? null,
     kind: item.kind,
     prompt: item.prompt ?? "",
     points: item.points ?? "1",

@@ -38,7 +38,7 @@ const NAMES: Record<string, string> = {
   weight: "weight",
   spellingCredit: "credit with a slip",
   formCredit: "credit in another form",
-  max: "how many may be chosen",
+  max: "How many may be chosen",
   body: "what is asked",
   prompt: "what is asked",
   picture: "picture",

@@ -47,7 +47,7 @@ export function DecidedRows({
             <button
               type="button"
               aria-pressed={g.form === here}
-              aria-label={t("Decide “{{text}}” differently", { text: g.shown })}
+              aria-label={t("Decide differently: {{text}}", { text: g.shown })}
               className="text-small underline"
               onClick={() => onChoose(g.form)}
             >

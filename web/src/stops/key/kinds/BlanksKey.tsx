@@ -26,7 +26,7 @@ export function BlanksKey({ item, onChange }: KeyProps) {
     <>
       <p className="mb-3 text-small text-soft">
         {t(
-          "Write a blank where it stands, in square brackets: [ebb], two accepted texts [ebb|ebbs], a number [=12.5 ± 2%], a choice [*ebb/flood].",
+          "Type each blank in square brackets: a word [ebb], two accepted answers [ebb|ebbs], a number [=12.5 ± 2%], a choice [*ebb/flood].",
         )}
       </p>
       {parts.map((part) => (
@@ -51,7 +51,7 @@ export function BlanksKey({ item, onChange }: KeyProps) {
               onChange={(w) => change(put(part, "weight", w))}
             />
             <TextButton className="ml-auto text-small text-soft" onClick={() => remove(part)}>
-              {t("out")}
+              {t("Remove")}
             </TextButton>
           </div>
           {part.kind === "text" && <TextKey item={part} onChange={change} />}
@@ -70,20 +70,20 @@ export function BlanksKey({ item, onChange }: KeyProps) {
             });
           }}
         >
-          {t("another blank")}
+          {t("Add a blank")}
         </TextButton>
         <Check
           checked={item.rule === "exact"}
           onChange={(on) => onChange(put(item, "rule", on ? "exact" : undefined))}
         >
-          {t("only all of them together count")}
+          {t("All or nothing")}
         </Check>
         {group.length > 1 && (
           <Check
             checked={(item.anyOrder ?? []).length > 0}
             onChange={(on) => onChange(put(item, "anyOrder", on ? [group] : undefined))}
           >
-            {t("in any order")}
+            {t("Accept these answers in any order")}
           </Check>
         )}
       </div>

@@ -16,13 +16,13 @@ export function CorrectionKey({ item, onChange }: KeyProps) {
         onChange={(e) => onChange({ ...item, source: e.target.value })}
         className="mb-4"
       />
-      <h3 className="text-small font-semibold text-soft">{t("Put right, it reads")}</h3>
+      <h3 className="text-small font-semibold text-soft">{t("Corrected sentences")}</h3>
       <ul>
         {accept.map((sentence, i) => (
           <li key={i} className="flex items-center gap-3 border-b border-rule py-1">
             <Area
               hidden
-              label={t("a right sentence")}
+              label={t("Corrected sentence")}
               value={sentence}
               className="flex-1"
               onChange={(e) =>
@@ -45,14 +45,14 @@ export function CorrectionKey({ item, onChange }: KeyProps) {
                 )
               }
             >
-              {t("out")}
+              {t("Remove")}
             </TextButton>
           </li>
         ))}
       </ul>
       {accept.length === 0 && item.source && (
         <TextButton className="my-2" onClick={() => onChange(withLines(item, [item.source ?? ""]))}>
-          {t("begin from the faulty sentence")}
+          {t("Start from the faulty sentence")}
         </TextButton>
       )}
       <Another

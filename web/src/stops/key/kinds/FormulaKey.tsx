@@ -13,7 +13,7 @@ export function FormulaKey({ item, onChange }: KeyProps) {
     <>
       <MathsLines
         item={item}
-        title={t("Accepted, or anything that is worth the same")}
+        title={t("Accepted, and anything equal to it")}
         label={t("accepted formula")}
         another={t("another accepted formula")}
         onChange={onChange}
@@ -31,15 +31,15 @@ export function FormulaKey({ item, onChange }: KeyProps) {
           value={item.form ?? "any"}
           options={[
             ["any", t("any form")],
-            ["expanded", t("multiplied out")],
-            ["factored", t("as a product")],
+            ["expanded", t("expanded")],
+            ["factored", t("factorised")],
             ["lowest", t("in lowest terms")],
           ]}
           onChange={(form) => onChange(put(item, "form", form === "any" ? undefined : form))}
         />
         {item.form && (
           <Share
-            label={t("right value in another form")}
+            label={t("Credit for the right value in another form")}
             value={item.formCredit}
             onChange={(credit) => onChange(put(item, "formCredit", credit))}
           />

@@ -43,7 +43,7 @@ export function MathsLines({
             className="pt-2 text-small text-soft"
             onClick={() => set(accept.filter((_, n) => n !== i))}
           >
-            {t("out")}
+            {t("Remove")}
           </TextButton>
         </div>
       ))}
@@ -51,7 +51,7 @@ export function MathsLines({
         label={another}
         value={text}
         variables={item.variables ?? []}
-        placeholder={t("type another, Enter")}
+        placeholder={t("Type one and press Enter")}
         onChange={setText}
         onEnter={add}
         onLeave={add}
@@ -64,7 +64,7 @@ export function MathsLines({
 export function Letters({ item, onChange }: { item: Item; onChange: (item: Item) => void }) {
   return (
     <label className="flex items-center gap-2 text-small text-soft">
-      {t("letters that stand for something")}
+      {t("Variables")}
       <input
         value={(item.variables ?? []).join(", ")}
         className="w-28 rounded-corner border border-rule-strong bg-sheet px-2 py-1 font-script text-body text-ink"

@@ -8,10 +8,10 @@ import type { KeyProps } from "../ItemEditor";
 
 const RULES: [string, string][] = [
   ["exact", "all or nothing"],
-  ["places", "each in its place"],
-  ["neighbours", "each pair of neighbours"],
-  ["couples", "each pair in the right order"],
-  ["longest", "the longest run in order"],
+  ["places", "Each step in its right place"],
+  ["neighbours", "Each step followed by the right next one"],
+  ["couples", "Each pair of steps in the right order"],
+  ["longest", "The longest sequence in the right order"],
 ];
 
 /** The steps in their right order; students see them mixed. */
@@ -37,7 +37,7 @@ export function OrderKey({ item, onChange }: KeyProps) {
               className="text-small text-soft"
               onClick={() => set(tokens.filter((o) => o.id !== token.id))}
             >
-              {t("out")}
+              {t("Remove")}
             </TextButton>
           </>
         )}
@@ -48,7 +48,7 @@ export function OrderKey({ item, onChange }: KeyProps) {
       />
       <Choose
         className="mt-3"
-        label={t("counted")}
+        label={t("Scoring rule")}
         value={item.rule ?? "exact"}
         options={RULES.map(([id, words]) => [id, t(words)])}
         onChange={(rule) => onChange({ ...item, rule })}

@@ -40,8 +40,8 @@ export function PairsKey({ item, onChange }: KeyProps) {
       onDragEnd={({ active, over }) => over && pair(String(over.id), String(active.id))}
     >
       <div className="grid gap-6 md:grid-cols-2">
-        <section aria-label={t("What is matched")}>
-          <h3 className="text-small font-semibold text-soft">{t("What is matched")}</h3>
+        <section aria-label={t("Rows")}>
+          <h3 className="text-small font-semibold text-soft">{t("Rows")}</h3>
           {left.map((l) => (
             <Row key={l.id} id={l.id}>
               <Name
@@ -75,12 +75,12 @@ export function PairsKey({ item, onChange }: KeyProps) {
                     </button>
                   ))}
                 <select
-                  aria-label={t("{{left}} belongs to", { left: l.text || l.id })}
+                  aria-label={t("{{left}} goes with", { left: l.text || l.id })}
                   value=""
                   className="rounded-corner border border-rule bg-sheet px-1 text-soft"
                   onChange={(e) => e.target.value && pair(l.id, e.target.value)}
                 >
-                  <option value="">{t("belongs to…")}</option>
+                  <option value="">{t("goes with…")}</option>
                   {right.map((r) => (
                     <option key={r.id} value={r.id}>
                       {r.text || r.id}
@@ -91,12 +91,12 @@ export function PairsKey({ item, onChange }: KeyProps) {
             </Row>
           ))}
           <Another
-            label={t("another thing to match")}
+            label={t("Add a row")}
             onAdd={(text) => onChange({ ...item, left: [...left, { id: freeId("l", left), text }] })}
           />
         </section>
         <section aria-label={t("With what")}>
-          <h3 className="text-small font-semibold text-soft">{t("With what; drag it to its row")}</h3>
+          <h3 className="text-small font-semibold text-soft">{t("Labels (drag each one to its row)")}</h3>
           {right.map((r) => (
             <Draggable key={r.id} id={r.id} name={r.text}>
               <Name
@@ -115,25 +115,25 @@ export function PairsKey({ item, onChange }: KeyProps) {
             </Draggable>
           ))}
           <Another
-            label={t("another thing to match with")}
+            label={t("Add a label")}
             onAdd={(text) => onChange({ ...item, right: [...right, { id: freeId("r", right), text }] })}
           />
         </section>
       </div>
       <div className="mt-3 flex flex-wrap items-center gap-4">
         <Choose
-          label={t("counted")}
+          label={t("Scoring rule")}
           value={item.rule ?? "each"}
           options={RULES.map(([id, words]) => [id, t(words)])}
           onChange={(rule) => onChange(put(item, "rule", rule === "each" ? undefined : rule))}
         />
         <Limit
-          label={t("a row takes at most")}
+          label={t("Labels on a row, at most")}
           value={item.perLeft ?? 1}
           onChange={(n) => onChange(put(item, "perLeft", n === 1 ? undefined : n))}
         />
         <Limit
-          label={t("a label goes to at most")}
+          label={t("Rows for a label, at most")}
           value={item.perRight}
           onChange={(n) => onChange(put(item, "perRight", n))}
         />
@@ -204,7 +204,7 @@ function Name({
         onChange={(e) => onText(e.target.value)}
       />
       <TextButton className="text-small text-soft" onClick={onOut}>
-        {t("out")}
+        {t("Remove")}
       </TextButton>
     </span>
   );

@@ -21,13 +21,13 @@ export function Proposed({
   }
   return (
     <p className="text-small text-soft" aria-live="polite">
-      {t("This comes to")}{" "}
+      {t("This equals")}{" "}
       {results.map((r) => (
         <TextButton key={r} className="mr-3 font-script text-words underline" onClick={() => onTake(r)}>
           {r}
         </TextButton>
       ))}
-      {t("A click accepts it.")}
+      {t("Click to accept it.")}
     </p>
   );
 }

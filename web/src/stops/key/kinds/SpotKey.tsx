@@ -54,7 +54,7 @@ export function SpotKey({ item, onChange }: KeyProps) {
       {item.picture ? (
         <Canvas item={item} onChange={onChange} />
       ) : (
-        <p className="text-soft">{t("Put a picture in first; then draw the places on it.")}</p>
+        <p className="text-soft">{t("Add a picture first, then draw the areas on it.")}</p>
       )}
     </>
   );
@@ -139,7 +139,9 @@ function Canvas({ item, onChange }: KeyProps) {
           </TextButton>
         )}
         <span className="text-small text-soft">
-          {t("Drag on the picture, or move the cross with the arrows (Shift: further) and press Enter.")}
+          {t(
+            "Drag on the picture, or move the cross with the arrow keys (hold Shift for larger steps) and press Enter.",
+          )}
         </span>
       </div>
       <div
@@ -212,7 +214,7 @@ function Canvas({ item, onChange }: KeyProps) {
                   })
                 }
               />
-              {t("is right")}
+              {t("right area")}
             </label>
             <Nudge
               region={r}
@@ -230,7 +232,7 @@ function Canvas({ item, onChange }: KeyProps) {
                 })
               }
             >
-              {t("out")}
+              {t("Remove")}
             </TextButton>
           </li>
         ))}
@@ -238,11 +240,11 @@ function Canvas({ item, onChange }: KeyProps) {
       {key.length > 1 && (
         <Choose
           className="mt-3"
-          label={t("counted")}
+          label={t("Scoring rule")}
           value={item.rule ?? "hits"}
           options={[
-            ["hits", t("right ones add, too many earn nothing")],
-            ["net", t("right ones add, wrong ones take away")],
+            ["hits", t("Right choices add, too many earn nothing")],
+            ["net", t("Right choices add, wrong ones take away")],
             ["exact", t("all or nothing")],
           ]}
           onChange={(rule) => onChange(put(item, "rule", rule === "hits" ? undefined : rule))}

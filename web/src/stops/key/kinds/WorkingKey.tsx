@@ -12,7 +12,7 @@ export function WorkingKey({ item, onChange }: KeyProps) {
   const accept = linesOf(item);
   return (
     <>
-      <p className="mb-1 text-small font-semibold text-soft">{t("It begins with")}</p>
+      <p className="mb-1 text-small font-semibold text-soft">{t("First line")}</p>
       <MathsField
         label={t("the line to start from")}
         value={item.start ?? ""}
@@ -28,7 +28,7 @@ export function WorkingKey({ item, onChange }: KeyProps) {
       <div className="mt-3">
         <MathsLines
           item={item}
-          title={t("Accepted ends")}
+          title={t("Accepted final lines")}
           label={t("accepted end")}
           another={t("another accepted end")}
           onChange={onChange}
@@ -37,13 +37,13 @@ export function WorkingKey({ item, onChange }: KeyProps) {
       <div className="mt-3 flex flex-wrap items-center gap-4">
         <Letters item={item} onChange={onChange} />
         <Share
-          label={t("share for the steps")}
+          label={t("Credit for the steps")}
           value={item.steps}
           usual="1/2"
           onChange={(v) => onChange(put(item, "steps", v))}
         />
         <Share
-          label={t("share for the end")}
+          label={t("Credit for the final line")}
           value={item.result}
           usual="1/2"
           onChange={(v) => onChange(put(item, "result", v))}
@@ -52,7 +52,7 @@ export function WorkingKey({ item, onChange }: KeyProps) {
           checked={item.followThrough ?? false}
           onChange={(on) => onChange(put(item, "followThrough", on || undefined))}
         >
-          {t("lines after a wrong one are judged against it")}
+          {t("Follow through: after a wrong line, judge the next lines against it")}
         </Check>
       </div>
     </>

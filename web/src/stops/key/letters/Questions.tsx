@@ -48,7 +48,7 @@ export function Questions({ draft }: { draft: ReturnType<typeof useDraft> }) {
                 )
               }
             >
-              {t("out")}
+              {t("Remove")}
             </TextButton>
           </li>
         ))}

@@ -59,7 +59,7 @@ export function BoundList({
               onChange={(e) => onRow(i, { ...row, words: e.target.value })}
             />
             <TextButton className="text-small text-soft" onClick={() => onRemove(i)}>
-              {t("out")}
+              {t("Remove")}
             </TextButton>
           </div>
           {fault(i).map((words) => (

@@ -74,7 +74,7 @@ export function Draws({
               onChange={(each) => set({ ...draw, each: each as "sitting" | "student" })}
             />
             <TextButton className="ml-auto pb-2 text-small text-soft" onClick={() => remove(draw.id)}>
-              {t("out")}
+              {t("Remove")}
             </TextButton>
           </div>
           <Pool definition={definition} draw={draw} onChange={onChange} />

@@ -238,7 +238,7 @@ function PartSection({
           <TextButton disabled={place === of - 1} onClick={() => move(1)}>
             {t("down")}
           </TextButton>
-          <TextButton onClick={remove}>{t("out")}</TextButton>
+          <TextButton onClick={remove}>{t("Remove")}</TextButton>
         </span>
       </div>
       <Field

@@ -44,7 +44,7 @@ export function CriterionEditor({
         />
         <span className="flex gap-3 pb-2 text-small">
           <TextButton onClick={onCopy}>{t("copy")}</TextButton>
-          {onRemove && <TextButton onClick={onRemove}>{t("out")}</TextButton>}
+          {onRemove && <TextButton onClick={onRemove}>{t("Remove")}</TextButton>}
         </span>
       </div>
       <ol className="my-2">
@@ -70,7 +70,7 @@ export function CriterionEditor({
                 className="text-small text-soft"
                 onClick={() => set(levels.filter((_, n) => n !== i))}
               >
-                {t("out")}
+                {t("Remove")}
               </TextButton>
             )}
           </li>

@@ -156,7 +156,7 @@ function SetTable({
               </td>
               <td className="text-right">
                 <TextButton className="text-small text-soft" onClick={() => onRemove(i)}>
-                  {t("out")}
+                  {t("Remove")}
                 </TextButton>
               </td>
             </tr>

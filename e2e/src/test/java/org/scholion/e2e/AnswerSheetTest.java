@@ -48,14 +48,14 @@ class AnswerSheetTest {
         Lesson lesson = given(school);
         try (Browser tamsin = new Browser(school.address(), 360, 740)) {
             tamsin.signIn("Tamsin Orrel").click("li[contains(., 'On a sheet')]//button", "Begin");
-            tamsin.sees("The questions are on your paper.").isAccessible("Answer sheet");
+            tamsin.sees("The questions are on your printed paper.").isAccessible("Answer sheet");
             tamsin.focusFirst("ol input");
             for (char letter : "ababababab".toCharArray()) {
                 tamsin.keys(String.valueOf(letter));
             }
             tamsin.sees("10 / 12").click("label", "B").sees("Saved");
             tamsin.clickButton("Check and hand in").sees("2 questions have no answer");
-            tamsin.clickButton("12").sees("The questions are on your paper.");
+            tamsin.clickButton("12").sees("The questions are on your printed paper.");
             tamsin.clickButton("Check and hand in").clickButton("Hand in").sees("You have handed this in.");
             tamsin.hasNoErrors();
         }

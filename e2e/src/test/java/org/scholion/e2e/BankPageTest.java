@@ -19,7 +19,7 @@ class BankPageTest {
                 .ok();
         try (Browser aud = new Browser(school.address(), 1280, 1000)) {
             aud.signIn("Aud Meller").open(paper + "/key").clickButton("Copy all to the bank");
-            aud.sees("2 put in").clickButton("Copy all to the bank").sees("0 put in, 2 were there");
+            aud.sees("2 copied").clickButton("Copy all to the bank").sees("0 copied, 2 already there");
             aud.open("/bank").sees("Similar questions in your bank").isAccessible("Bank, near");
             aud.type("words in the item", "gimbal").sees("What keeps a lamp level in its gimbals?");
             aud.clickButton("Edit this item").sees("Keep it as version 2").isAccessible("Bank, changing");

@@ -29,10 +29,10 @@ class KeyByMouseTest {
             aud.clickButton("Keep as an example").sees("Examples, checked again");
 
             aud.click(BEGIN, "short text").asks("Which knot?");
-            aud.type("another accepted text", "bowline").press();
+            aud.type("Add an accepted answer", "bowline").press();
             aud.type("Your answer", "Bowline").sees("● 1 of 1").clickButton("Keep as an example");
 
-            aud.click(BEGIN, "number").asks("How far?").clickButton("type the value");
+            aud.click(BEGIN, "number").asks("How far?").clickButton("Type the value");
             aud.type("value", "12").type("Your answer", "12").sees("● 1 of 1");
 
             aud.click(BEGIN, "blanks")
@@ -41,8 +41,8 @@ class KeyByMouseTest {
                     .sees("● 2 of 2");
 
             aud.click(BEGIN, "matching").asks("Which light?");
-            aud.type("another thing to match", "port").press();
-            aud.type("another thing to match with", "red").press();
+            aud.type("Add a row", "port").press();
+            aud.type("Add a label", "red").press();
             aud.dragTo("[title='drag red']", "[aria-label='what is matched']").sees("1 pair");
 
             aud.click(BEGIN, "order").asks("In which order?");
@@ -53,7 +53,7 @@ class KeyByMouseTest {
             picture(aud);
 
             aud.click(BEGIN, "correction").asks("Put it right.").type("The faulty sentence", "We was off.");
-            aud.clickButton("begin from the faulty sentence").type("a right sentence", "We were off.");
+            aud.clickButton("Start from the faulty sentence").type("Corrected sentence", "We were off.");
             aud.type("The corrected sentence", "We were off.").sees("● 1 of 1");
 
             aud.click(BEGIN, "formula").asks("Multiply out.");
@@ -61,7 +61,7 @@ class KeyByMouseTest {
             aud.type("Your answer", "x(x+2)").sees("● 1 of 1");
 
             aud.click(BEGIN, "working").asks("Solve.").type("the line to start from", "2x = 4");
-            aud.sees("This comes to").clickButton("x = 2").sees("Accepted ends");
+            aud.sees("This equals").clickButton("x = 2").sees("Accepted final lines");
 
             aud.click(BEGIN, "open")
                     .asks("Why?")
@@ -103,7 +103,8 @@ class KeyByMouseTest {
                 .sees("1 place")
                 .sees("rectangle");
         aud.seesPictures()
-                .clickLabelled("picture: A ledge.. The arrows move a cross, Enter sets a place.")
+                .clickLabelled(
+                        "Picture: A ledge.. Move the cross with the arrow keys and press Enter to choose a place.")
                 .sees("● 1 of 1");
     }
 }

@@ -24,13 +24,13 @@ class KeyTroubleTest {
             aud.type("Points", "1.5").seesNot("'abc'");
 
             aud.press("t").asks("Which knot?");
-            aud.field("another accepted text").sendKeys("bow(line", Keys.ENTER);
-            new Select(aud.field("how it is compared")).selectByVisibleText("pattern");
+            aud.field("Add an accepted answer").sendKeys("bow(line", Keys.ENTER);
+            new Select(aud.field("compare as")).selectByVisibleText("pattern");
             aud.sees("accepted 1, pattern:")
                     .sees("question 2, accepted 1, pattern")
                     .sees("Not finished yet");
             aud.isAccessible("Key with faults");
-            new Select(aud.field("how it is compared")).selectByVisibleText("text");
+            new Select(aud.field("compare as")).selectByVisibleText("text");
             aud.seesNot("accepted 1, pattern:");
 
             aud.hasNoErrors().clickButton("Add formatting, a picture");
@@ -57,9 +57,9 @@ class KeyTroubleTest {
             aud.signIn("Aud Meller").open(paper + "/key?view=sets").clickButton("New answer set");
             aud.click("label", "At neaps").sees("Saved");
             aud.clickButton("Items").clickButton("Make the key from answers");
-            new Select(aud.field("whose answers become the key")).selectByVisibleText("answer set: set 1");
-            aud.sees("key: At neaps instead of At springs").sees("Unchanged, as nothing is answered there");
-            aud.clickButton("Take it: 1 change").sees("Saved");
+            new Select(aud.field("whose answers become the key")).selectByVisibleText("answer set: Answer set 1");
+            aud.sees("key: At neaps (was At springs)").sees("Not changed, because there is no answer");
+            aud.clickButton("Make 1 change").sees("Saved");
             assertThat(Papers.items(school, paper).get(0).get("key").get(0).stringValue())
                     .isEqualTo("b");
             aud.press("u").sees("Saved").hasNoErrors();
@@ -74,10 +74,10 @@ class KeyTroubleTest {
         try (Browser aud = new Browser(school.address(), 1280, 1000)) {
             aud.signIn("Aud Meller").open(paper + "/key").sees("This key is shared with");
             new Select(aud.field("This key is shared with: Add a colleague")).selectByVisibleText("Halvard Quist");
-            aud.sees("Stop using").isAccessible("Key, shared");
+            aud.sees("Stop sharing").isAccessible("Key, shared");
             aud.open("/standards").clickLink("from Coastal Skills 1").sees("Items that still use older standards");
             aud.sees("Which side of a boat shows a red light?");
-            aud.clickLabelled("carry over Which side of a boat shows a red light?")
+            aud.clickLabelled("Update Which side of a boat shows a red light?")
                     .seesNot("Which side of a boat shows a red light?");
             aud.hasNoErrors();
         }

@@ -60,18 +60,18 @@ class KeyWritingTest {
         try (Browser aud = new Browser(school.address(), 1280, 800)) {
             aud.signIn("Aud Meller").open(paper + "/key").sees("Your items will appear here.");
             aud.press("t").asks("Which knot?");
-            aud.field("another accepted text").sendKeys("bowline", Keys.ENTER);
+            aud.field("Add an accepted answer").sendKeys("bowline", Keys.ENTER);
             aud.field("Your answer").sendKeys("the Bowlin");
             aud.sees("● 1 of 1").field("Your answer").sendKeys(Keys.ENTER);
             aud.sees("Examples, checked again");
-            new Select(aud.field("how it is compared")).selectByVisibleText("pattern");
-            aud.sees("was to get 1 of the points");
-            new Select(aud.field("how it is compared")).selectByVisibleText("text");
-            aud.seesNot("was to get 1 of the points");
+            new Select(aud.field("compare as")).selectByVisibleText("pattern");
+            aud.sees("Expected: 1 of the points");
+            new Select(aud.field("compare as")).selectByVisibleText("text");
+            aud.seesNot("Expected: 1 of the points");
 
-            aud.press("n").asks("How far?").clickButton("type the value");
+            aud.press("n").asks("How far?").clickButton("Type the value");
             aud.field("value").sendKeys("3*4/8");
-            aud.sees("This comes to").clickButton("1.5").field("Your answer").sendKeys("1.5");
+            aud.sees("This equals").clickButton("1.5").field("Your answer").sendKeys("1.5");
             aud.sees("● 1 of 1");
 
             aud.press("b").asks("The stream [ebbs] at [=2] knots.").sees("{b1}");
@@ -80,11 +80,11 @@ class KeyWritingTest {
             aud.sees("of 2");
 
             aud.press("m").asks("Which light?");
-            aud.field("another thing to match").sendKeys("port", Keys.ENTER, "starboard", Keys.ENTER);
-            aud.field("another thing to match with").sendKeys("red", Keys.ENTER, "green", Keys.ENTER);
-            new Select(aud.field("port belongs to")).selectByVisibleText("red");
-            new Select(aud.field("starboard belongs to")).selectByVisibleText("green");
-            aud.sees("2 pairs").sees("Each of the 2 right pairs adds a share.");
+            aud.field("Add a row").sendKeys("port", Keys.ENTER, "starboard", Keys.ENTER);
+            aud.field("Add a label").sendKeys("red", Keys.ENTER, "green", Keys.ENTER);
+            new Select(aud.field("port goes with")).selectByVisibleText("red");
+            new Select(aud.field("starboard goes with")).selectByVisibleText("green");
+            aud.sees("2 pairs").sees("Each of the 2 right pairs earns an equal part.");
 
             aud.press("r").asks("In which order?");
             aud.field("another step").sendKeys("two", Keys.ENTER, "one", Keys.ENTER);
@@ -96,11 +96,11 @@ class KeyWritingTest {
             assertThat(aud.field("step 1").getAttribute("value")).isEqualTo("one");
 
             aud.press("s").asks("Put it right.").type("The faulty sentence", "We was off.");
-            aud.clickButton("begin from the faulty sentence").type("a right sentence", "We were off.");
+            aud.clickButton("Start from the faulty sentence").type("Corrected sentence", "We were off.");
 
             aud.press("f").asks("Multiply out.");
             aud.field("another accepted formula").sendKeys("(x+1)^2", Keys.ENTER);
-            aud.sees("This comes to")
+            aud.sees("This equals")
                     .clickButton("x^2 + 2x + 1")
                     .field("Your answer")
                     .sendKeys("1+x^2+2x");
@@ -108,7 +108,7 @@ class KeyWritingTest {
 
             aud.press("w").asks("Solve.");
             aud.field("the line to start from").sendKeys("2(x+3) = 10");
-            aud.sees("This comes to").clickButton("x = 2").sees("Accepted ends");
+            aud.sees("This equals").clickButton("x = 2").sees("Accepted final lines");
             aud.field("Your working, one line for each step").sendKeys("x + 3 = 5", Keys.ENTER, "x = 2");
             aud.sees("● 2 of 2");
 
@@ -117,7 +117,7 @@ class KeyWritingTest {
             aud.focus("picture to draw on: A ledge.")
                     .keys(Keys.ENTER, Keys.ARROW_RIGHT, Keys.ARROW_RIGHT, Keys.ARROW_RIGHT);
             aud.keys(Keys.ENTER).sees("1 place").isAccessible("A place drawn with keys");
-            aud.focus("picture: A ledge.. The arrows move a cross, Enter sets a place.")
+            aud.focus("Picture: A ledge.. Move the cross with the arrow keys and press Enter to choose a place.")
                     .keys(Keys.ENTER);
             aud.sees("● 1 of 1").sees("Saved").hasNoErrors();
         }
@@ -140,8 +140,8 @@ class KeyWritingTest {
             halvard.type("Question text", "Which knot, says Halvard?").sees("Saved");
             aud.type("Question text", "When, says Aud?")
                     .sees("Changed by a colleague")
-                    .sees("Halvard Quist was here too");
-            aud.sees("Changed by them: item 2.").sees("Saved").hasNoErrors();
+                    .sees("Halvard Quist changed this key at the same time");
+            aud.sees("They changed item 2.").sees("Saved").hasNoErrors();
         }
         assertThat(Papers.items(school, "/a/" + lesson.id).toString())
                 .contains("Which knot, says Halvard?", "When, says Aud?");
@@ -157,11 +157,11 @@ class KeyWritingTest {
                 Browser noor = new Browser(school.address(), 360, 740)) {
             aud.signIn("Aud Meller").open("/a/" + lesson.id + "/key?item=q1").sees("Editions");
             aud.type("Question text", "When is the range of the tide smallest of all?");
-            aud.clickLabelled("option B is right").sees("asks “When is the range of the tide smallest of all?”");
-            aud.sees("key: At neaps instead of At springs")
-                    .sees("Question 1 asks otherwise now")
+            aud.clickLabelled("option B is right").sees("now asks “When is the range of the tide smallest of all?”");
+            aud.sees("key: At neaps (was At springs)")
+                    .sees("The wording of question 1 has changed")
                     .sees("Tamsin Orrel");
-            aud.click("label", "Yes: it means the same")
+            aud.click("label", "Yes. It means the same")
                     .clickButton("Make edition 2")
                     .sees("the key was changed");
             noor.signIn("Noor Haddix")
@@ -187,7 +187,7 @@ class KeyWritingTest {
                     .sees("its name is not recognised");
             new Select(aud.field("what thing is")).selectByVisibleText("standards");
             aud.sees("no standard has the code 'Z9'").sees("you chose this").isAccessible("Questions found");
-            aud.clickButton("Put 2 questions into the key")
+            aud.clickButton("Add 2 questions to the key")
                     .sees("Question 1 · choice")
                     .sees("Saved")
                     .hasNoErrors();
@@ -213,13 +213,11 @@ class KeyWritingTest {
                     .sees("What makes a spring tide?");
             aud.clickLabelled("pick What makes a spring tide?")
                     .clickLabelled("pick Which body causes most of the tide?");
-            aud.clickButton("Put 2 into Drawn paper")
-                    .clickLink("back to the key")
-                    .sees("of 2");
-            aud.sees("Nothing is known of the items' difficulty").clickButton("Divide into parts");
+            aud.clickButton("Add 2 to Drawn paper").clickLink("back to the key").sees("of 2");
+            aud.sees("These questions have no expected mean").clickButton("Divide into parts");
             aud.clickButton("Add a part")
                     .click("label", "Give the parts weights")
-                    .sees("they sum to 100");
+                    .sees("Weights add up to 100");
             aud.type("Weight", "70").sees("the weights of the parts sum to 120").clickButton("spread evenly");
             aud.seesNot("the weights of the parts sum to").sees("Saved").hasNoErrors();
         }

@@ -24,7 +24,7 @@ class KindsTest {
         Files.writeString(file, Files.readString(demo).replace("Dead reckoning by hand", "Worked on a phone"));
         try (Browser aud = new Browser(school.address(), 1280, 800);
                 Browser lotte = new Browser(school.address(), 360, 740)) {
-            aud.signIn("Aud Meller").sees("piles wait").open("/courses").sees("Collision rules");
+            aud.signIn("Aud Meller").sees("piles are waiting").open("/courses").sees("Collision rules");
             aud.field("An assessment file").sendKeys(file.toString());
             aud.sees("Worked on a phone").sees("Save the key as a file");
             aud.clickButton("Give out to Section A").sees("not started");
@@ -37,11 +37,11 @@ class KindsTest {
     private static void answer(Browser lotte) {
         lotte.signIn("Lotte Marrin").click("li[contains(., 'Worked on a phone')]//button", "Begin");
         lotte.sees("Question 1 of 7");
-        new Select(lotte.field("port belongs to")).selectByVisibleText("red");
-        new Select(lotte.field("starboard belongs to")).selectByVisibleText("green");
+        new Select(lotte.field("port goes with")).selectByVisibleText("red");
+        new Select(lotte.field("starboard goes with")).selectByVisibleText("green");
         lotte.sees("Saved").isAccessible("Sitting, matching").clickButton("Next");
         lotte.sees("Which comes first?").clickButton("plot them").clickButton("take the bearings");
-        lotte.clickLabelled("take the bearings: earlier").sees("Saved").isAccessible("Sitting, order");
+        lotte.clickLabelled("Move take the bearings up").sees("Saved").isAccessible("Sitting, order");
         lotte.clickButton("Next").sees("A knot is one");
         lotte.field("Blank 1").sendKeys("nautical mile");
         lotte.sees("Saved")

@@ -52,9 +52,9 @@ class LeavingTest {
                 .ok();
         try (Browser aud = new Browser(school.address(), 1280, 800)) {
             aud.signIn("Aud Meller").open("/queries").click("button", "Why not at neaps?");
-            aud.type("A word to Noor Haddix", "Look at the range.");
+            aud.type("Reply to Noor Haddix", "Look at the range.");
             aud.open("/queries").click("button", "Why not at neaps?");
-            aud.hasValue("A word to Noor Haddix", "Look at the range.").clickButton("Reply and keep the mark");
+            aud.hasValue("Reply to Noor Haddix", "Look at the range.").clickButton("Reply and keep the mark");
             aud.sees("Look at the range.");
         }
     }

@@ -21,7 +21,7 @@ class LostConnectionTest {
                 Browser aud = new Browser(school.address(), 1280, 800)) {
             lotte.signIn("Lotte Marrin").open("/sit/" + attempt + "?page=2").sees("Which knot");
             lotte.offline(true).sees("No connection. You can keep working.").type("Your answer", "bowline");
-            lotte.sees("One answer is kept on this device").pause();
+            lotte.sees("One answer is saved on this device").pause();
             // Meanwhile the attempt is handed in, as it is when the time is over.
             school.as("Lotte Marrin")
                     .post("/api/student/attempts/" + attempt + "/hand-in", null)
@@ -110,14 +110,14 @@ class LostConnectionTest {
     void a_page_says_within_two_seconds_that_there_is_no_connection_and_a_wrong_address_says_so_too(
             Scholion.Running school) {
         try (Browser aud = new Browser(school.address(), 1280, 800)) {
-            aud.signIn("Aud Meller").sees("piles wait").offline(true);
+            aud.signIn("Aud Meller").sees("piles are waiting").offline(true);
             long from = System.nanoTime();
             aud.sees("No connection.");
             assertThat(System.nanoTime() - from).isLessThan(2_000_000_000L);
             aud.isAccessible("No connection").offline(false).seesNot("No connection.");
             aud.open("/nowhere").sees("There is no page here.").isAccessible("Not here");
-            aud.clickLink("To the first page").sees("piles wait");
-            aud.open("/a/" + UUID.randomUUID() + "/settle").sees("not here");
+            aud.clickLink("To the first page").sees("piles are waiting");
+            aud.open("/a/" + UUID.randomUUID() + "/settle").sees("nothing here that you can open");
         }
     }
 }

@@ -23,33 +23,33 @@ class RubricTest {
                     .type("what level 1 means", "a cause")
                     .type("what level 2 means", "a cause and its effect");
             new Select(aud.field("Mastered from")).selectByVisibleText("level 1: a cause");
-            aud.sees("It counts as mastered from “a cause” on.");
+            aud.sees("It counts as mastered from “a cause”.");
             new Select(aud.field("Scored with")).selectByVisibleText("criteria with levels");
             aud.sees("for each of 2 criteria").isAccessible("Criteria");
-            aud.clickButton("keep this rubric").type("Title of the rubric", "Causes at sea");
+            aud.clickButton("Save this rubric").type("Title of the rubric", "Causes at sea");
             aud.field("Title of the rubric").sendKeys(Keys.ENTER);
-            aud.sees("From the kept rubric “Causes at sea”, version 1.");
+            aud.sees("From the bank's rubric “Causes at sea”, version 1.");
 
             aud.press("o").asks("Why does it back?");
-            aud.clickButton("take a rubric that is there").type("Find a rubric", "causes at");
-            aud.click("button", "Causes at sea").sees("From the kept rubric “Causes at sea”, version 1.");
+            aud.clickButton("Use an existing rubric").type("Find a rubric", "causes at");
+            aud.click("button", "Causes at sea").sees("From the bank's rubric “Causes at sea”, version 1.");
             aud.type("what level 1 means", "a cause that is named").sees("Changed here since then.");
-            aud.clickButton("keep it as version 2")
+            aud.clickButton("Save as version 2")
                     .sees("“Causes at sea”, version 2.")
                     .sees("Saved");
 
-            aud.press("k").sees("Version 2 is kept now:");
-            aud.sees("“a cause that is named” for 1 instead of “a cause” for 1")
-                    .clickButton("take version 2")
-                    .seesNot("is kept now")
+            aud.press("k").sees("The bank has version 2. It changes:");
+            aud.sees("“a cause that is named” for 1 (was “a cause” for 1)")
+                    .clickButton("Use version 2")
+                    .seesNot("The bank has version")
                     .sees("Saved");
             aud.open("/bank?view=rubrics").click("button", "Causes at sea").sees("Two open questions");
             aud.isAccessible("Rubrics")
                     .type("Title of the rubric", "Causes at sea and ashore")
-                    .sees("Keep it as version 3");
-            aud.click("td/button", "How convincing").seesNot("Keep it as version 3");
-            aud.click("td/button", "Causes at sea").clickButton("Keep it as version 3");
-            aud.sees("another title").hasNoErrors();
+                    .sees("Save as version 3");
+            aud.click("td/button", "How convincing").seesNot("Save as version 3");
+            aud.click("td/button", "Causes at sea").clickButton("Save as version 3");
+            aud.sees("new title").hasNoErrors();
         }
         for (JsonNode item : Papers.items(school, paper)) {
             assertThat(item.get("rubricKept").get("version").intValue()).isEqualTo(2);

@@ -14,7 +14,7 @@ class SliceTest {
     void a_teacher_writes_gives_out_settles_reads_and_hands_back_and_the_student_sees_why(Scholion.Running school) {
         try (Browser aud = new Browser(school.address(), 1280, 800);
                 Browser tamsin = new Browser(school.address(), 360, 740)) {
-            aud.signIn("Aud Meller").sees("piles wait");
+            aud.signIn("Aud Meller").sees("piles are waiting");
             writeKey(aud);
             giveOut(aud);
             takeIt(aud, tamsin);
@@ -36,20 +36,22 @@ class SliceTest {
         aud.asks("When is the range of the tide greatest?");
         aud.type("text of option A", "At springs").type("text of option B", "At neaps");
         aud.type("text of option C", "At slack water").type("text of option D", "Never");
-        aud.clickLabelled("option A is right").sees("“At springs” earns full points");
-        aud.click("label", "At neaps").sees("chose “At neaps”, not “At springs”");
+        aud.clickLabelled("option A is right").sees("“At springs” earns full credit");
+        aud.click("label", "At neaps").sees("chose “At neaps”; the right answer is “At springs”");
 
         aud.press("t");
         aud.asks("Name the knot that makes a fixed loop.");
-        aud.field("another accepted text").sendKeys("bowline", Keys.ENTER);
+        aud.field("Add an accepted answer").sendKeys("bowline", Keys.ENTER);
         aud.type("Points", "2").field("Your answer").sendKeys("the Bowlin");
-        aud.sees("one typing slip from “bowline”");
+        aud.sees("one typing slip away from “bowline”");
         aud.field("Your answer").sendKeys(Keys.ENTER);
         aud.sees("Examples, checked again");
 
         aud.press("n");
         aud.asks("How far is 2 h at 5 kn?").clickButton("type the value");
-        aud.type("value", "10").type("tolerance, such as 0.1 or 2%", "0.1").type("Unit (none: a bare number)", "nmi");
+        aud.type("value", "10")
+                .type("tolerance, such as 0.1 or 2%", "0.1")
+                .type("Unit (leave empty for a number alone)", "nmi");
         aud.field("Your answer").sendKeys("18.52 km");
         aud.sees("10 is within 10 ± 0.1 (typed as 18.52 km)");
 
@@ -94,11 +96,11 @@ class SliceTest {
                 .sees("rescue knot")
                 .sees("1 student goes up. Nobody goes down.")
                 .isAccessible("Settle");
-        aud.press("2").sees("If you give half marks").press(Keys.ENTER).sees("Nothing is in doubt.");
+        aud.press("2").sees("If you give half credit").press(Keys.ENTER).sees("Nothing is in doubt.");
         aud.press("u")
                 .sees("rescue knot")
                 .press("2")
-                .sees("If you give half marks")
+                .sees("If you give half credit")
                 .press(Keys.ENTER);
         aud.sees("Nothing is in doubt.");
     }

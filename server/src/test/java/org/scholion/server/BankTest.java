@@ -76,6 +76,28 @@ class BankTest {
     }
 
     @Test
+    void items_are_found_by_a_standard_with_all_below_it_slips_in_answers_accents_and_the_bounds_themselves(
+            Scholion.Running school) {
+        Visitor ines = school.as("Ines Calder");
+        add(ines, item("What drives the gulf?", "thermohaline", "standards", List.of(Map.of("code", "T1"))));
+        add(ines, item("Où est la bouée cardinale?", "côté nord", "difficulty", "1/3"));
+        assertThat(prompts(find(ines, "code", "T1"))).contains("What drives the gulf?");
+        assertThat(prompts(find(ines, "code", "T"))).as("T1 stands below T").contains("What drives the gulf?");
+        assertThat(prompts(find(ines, "code", "B"))).doesNotContain("What drives the gulf?");
+        assertThat(prompts(find(ines, "words", "termohaline")))
+                .as("a slip in an answer")
+                .containsExactly("What drives the gulf?");
+        assertThat(prompts(find(ines, "words", "bouee")))
+                .as("without the accent")
+                .hasSize(1);
+        assertThat(prompts(find(ines, "words", "cóte"))).as("with another one").hasSize(1);
+        assertThat(prompts(find(ines, "words", "bouee", "from", "1/3", "to", "1/3")))
+                .as("a third lies at a third")
+                .hasSize(1);
+        assertThat(prompts(find(ines, "words", "bouee", "from", "0.34"))).isEmpty();
+    }
+
+    @Test
     void every_version_stays_and_a_change_in_between_is_a_conflict(Scholion.Running school) {
         Visitor aud = school.as("Aud Meller");
         String id = add(aud, item("What is a hawser?", "a rope"));

@@ -14,8 +14,9 @@ import org.scholion.core.total.Outcome;
  *
  * @param moves the students whose score, percent, band or passing differs, in the order given
  * @param students how many were compared
+ * @param sides what they measure together, before and after
  */
-public record Effect(List<Move> moves, int students) {
+public record Effect(List<Move> moves, int students, Sides sides) {
 
     /** One student's result before and after. */
     public record Move(String student, Outcome before, Outcome after) {
@@ -93,7 +94,7 @@ public record Effect(List<Move> moves, int students) {
                 moves.add(move);
             }
         });
-        return new Effect(moves, before.size());
+        return new Effect(moves, before.size(), Sides.of(before.values(), after.values()));
     }
 
     /** Those of whom something is better afterwards. */

@@ -29,6 +29,7 @@ final class TotalWords {
             said.add(r.word("percent") + "%");
         }
         questions(r, "undecided", "not decided yet, counted as 0: ", "", said);
+        questions(r, "partly", "not decided in full yet, counted with what is decided: ", "", said);
         return String.join("; ", said);
     }
 

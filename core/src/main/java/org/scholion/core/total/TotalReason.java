@@ -73,12 +73,24 @@ public final class TotalReason {
                 i -> total.counted().get(i) == null
                         && kind(i) != Adjustment.Kind.DROP
                         && marks.get(i).state() != State.EXCUSED);
-        return listed(
+        r = listed(
                 r,
                 "undecided",
-                i -> total.counted().get(i) != null
-                        && !isCredited(i, marks.get(i))
-                        && marks.get(i).state().isUndecided());
+                i -> waits(i, marks.get(i), total) && isZero(total.counted().get(i)));
+        return listed(
+                r,
+                "partly",
+                i -> waits(i, marks.get(i), total) && !isZero(total.counted().get(i)));
+    }
+
+    private boolean waits(int i, Mark mark, AttemptTotal total) {
+        return total.counted().get(i) != null
+                && !isCredited(i, mark)
+                && mark.state().isUndecided();
+    }
+
+    private static boolean isZero(@Nullable Fraction counted) {
+        return counted != null && counted.isZero();
     }
 
     private boolean isCredited(int i, Mark mark) {

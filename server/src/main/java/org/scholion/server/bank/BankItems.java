@@ -81,9 +81,10 @@ public class BankItems {
         String place = from == null ? null : definition.path("id").asString("");
         int made = write("""
                 insert into bank_item (id, school_id, owner_id, folder_id, version, definition, kind, prompt, alike, tags,
-                                       codes, difficulty, made_at, changed_at, words, from_assessment, from_item, near_id)
+                                       codes, difficulty, made_at, changed_at, words, said, from_assessment,
+                                       from_item, near_id)
                 values (:id, :school, :me, :folder, 1, :definition, :kind, :prompt, :alike, :tags, :codes, :difficulty,
-                        :now, :now, to_tsvector('simple', :words), :from, :place, """ + NEAREST.formatted(":me") + """
+                        :now, :now, to_tsvector('simple', :words), :words, :from, :place, """ + NEAREST.formatted(":me") + """
                 ) on conflict (owner_id, from_assessment, from_item)
                   where from_assessment is not null and deleted_at is null do nothing""", item)
                 .param("id", id)
@@ -152,7 +153,7 @@ public class BankItems {
         int updated = write("""
                 update bank_item set version = version + 1, definition = :definition, kind = :kind, prompt = :prompt,
                   alike = :alike, tags = :tags, codes = :codes, difficulty = :difficulty, changed_at = :now,
-                  words = to_tsvector('simple', :words),
+                  words = to_tsvector('simple', :words), said = :words,
                   near_id = case when alike = :alike then near_id else """ + NEAREST.formatted("bank_item.owner_id") + """
                    end where id = :id and version = :version""", item)
                 .param("id", id)

@@ -6,6 +6,7 @@ import java.sql.SQLException;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.number.Fraction;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -65,8 +66,7 @@ public class BankSearch {
 
     private static final String FILTERS = """
              and i.deleted_at is null and (cast(:kind as text) is null or i.kind = :kind)
-             and (cast(:code as text) is null or exists (
-                  select 1 from unnest(i.codes) c where c = :code or c like :code || '.%'))
+             and (cast(:code as text) is null or i.codes && cast(:codes as text[]))
              and (cast(:tag as text) is null or :tag = any(i.tags))
              and (cast(:folder as uuid) is null or i.folder_id = :folder)
              and (cast(:author as uuid) is null or i.owner_id = :author)
@@ -130,9 +130,9 @@ public class BankSearch {
         return lines(
                 me,
                 w,
-                FIELDS + "(select * from bank_item i where :query <% i.alike and " + MINE + FILTERS
+                FIELDS + "(select * from bank_item i where :query <% i.said and " + MINE + FILTERS
                         + " limit 1000) i" + JOINS
-                        + " order by word_similarity(:query, i.alike) desc limit " + (MOST + 1),
+                        + " order by word_similarity(:query, i.said) desc limit " + (MOST + 1),
                 words);
     }
 
@@ -142,6 +142,7 @@ public class BankSearch {
                 .param("query", query)
                 .param("kind", blank(w.kind()))
                 .param("code", blank(w.code()))
+                .param("codes", codes(me, blank(w.code())))
                 .param("tag", blank(w.tag()))
                 .param("folder", w.folder())
                 .param("author", w.author())
@@ -173,14 +174,31 @@ public class BankSearch {
         return s == null || s.isBlank() ? null : s.strip();
     }
 
-    /** A bound that is no number bounds nothing. */
+    /** A standard with all that is below it, in any framework of the school. */
+    private String[] codes(Me me, @Nullable String code) {
+        return code == null
+                ? new String[0]
+                : db.sql("""
+                        with recursive standard as (
+                          select s ->> 'code' as code, s ->> 'parent' as parent from framework f
+                          cross join jsonb_array_elements(f.definition -> 'standards') s where f.school_id = :school),
+                        below as (
+                          select cast(:code as text) as code
+                          union select s.code from standard s join below b on s.parent = b.code)
+                        select code from below""")
+                        .param("school", me.school())
+                        .param("code", code)
+                        .query(String.class)
+                        .list()
+                        .toArray(String[]::new);
+    }
+
+    /** A bound as difficulties are kept, with four decimals, so that a third is found at a third; no number is no bound. */
     private static @Nullable BigDecimal number(@Nullable String written) {
         String text = blank(written);
-        try {
-            return text == null ? null : new BigDecimal(text);
-        } catch (NumberFormatException e) {
-            return null;
-        }
+        return text == null
+                ? null
+                : Fraction.parse(text).map(f -> new BigDecimal(f.toDecimal(4))).orElse(null);
     }
 
     private static List<String> texts(Array array) throws SQLException {

@@ -1,10 +1,12 @@
 package org.scholion.server.bank;
 
 import java.math.BigDecimal;
+import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.number.Fraction;
@@ -14,8 +16,8 @@ import tools.jackson.databind.JsonNode;
 /**
  * What of an item is searched.
  *
- * @param alike the prompt without capitals, signs and runs of spaces
- * @param words all its words: prompt, options, accepted texts, tags
+ * @param alike the prompt without capitals, accents, signs and runs of spaces
+ * @param words all its words in the same way: prompt, options, accepted texts, tags
  */
 record Searched(
         String kind,
@@ -25,6 +27,8 @@ record Searched(
         Set<String> codes,
         @Nullable BigDecimal difficulty,
         String words) {
+
+    private static final Pattern MARKS = Pattern.compile("[\\u0300-\\u036f]");
 
     static Searched of(JsonNode item) {
         String prompt = item.path("prompt").asString("");
@@ -39,11 +43,12 @@ record Searched(
                 Fraction.parse(item.path("difficulty").asString(""))
                         .map(f -> new BigDecimal(f.toDecimal(4)))
                         .orElse(null),
-                String.join(" ", words(item, prompt, tags)));
+                alike(String.join(" ", words(item, prompt, tags))));
     }
 
     static String alike(String prompt) {
-        return prompt.toLowerCase(Locale.ROOT)
+        return MARKS.matcher(Normalizer.normalize(prompt.toLowerCase(Locale.ROOT), Normalizer.Form.NFD))
+                .replaceAll("")
                 .replaceAll("[^\\p{L}\\p{M}\\p{Nd}]+", " ")
                 .strip();
     }

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -83,20 +84,30 @@ class Monitor {
                 .filter(s -> section == null || s.section().equals(section))
                 .toList();
         List<Item> items = editions.latest(assessment).map(Edition::items).orElse(List.of());
-        Map<UUID, Attempt> byStudent = new HashMap<>();
-        attempts.of(assessment, section).forEach(a -> byStudent.put(a.student(), a));
+        Map<Place, Attempt> attemptOf = new HashMap<>();
+        attempts.of(assessment, section).forEach(a -> attemptOf.put(new Place(a.student(), a.section()), a));
         Map<UUID, Map<String, JsonNode>> responses = attempts.responses(assessment);
         Map<UUID, Map<String, Drafts.Draft>> working = drafts.working(assessment);
         List<MonitorRow> rows = new ArrayList<>();
         for (Sittings.SittingLine sitting : given) {
             for (Enrolled e : enrolled(sitting.section())) {
-                Attempt attempt = byStudent.get(e.student());
+                Attempt attempt = attemptOf.get(new Place(e.student(), e.section()));
                 rows.add(row(e, attempt, items, responses, working));
             }
         }
-        int in = (int) rows.stream().filter(r -> r.stage() == Stage.IN).count();
-        int busy = (int) rows.stream().filter(r -> r.stage() == Stage.WORKING).count();
-        return new MonitorView(items.size(), in, busy, rows.size() - in - busy, given, rows);
+        // Whoever is in two sections is one student: in once handed in anywhere, else at work, else not begun.
+        Map<UUID, Stage> furthest = new HashMap<>();
+        rows.forEach(r -> furthest.merge(r.student(), r.stage(), Monitor::further));
+        int in = Collections.frequency(furthest.values(), Stage.IN);
+        int busy = Collections.frequency(furthest.values(), Stage.WORKING);
+        return new MonitorView(items.size(), in, busy, furthest.size() - in - busy, given, rows);
+    }
+
+    private record Place(UUID student, UUID section) {}
+
+    private static Stage further(Stage a, Stage b) {
+        List<Stage> order = List.of(Stage.IN, Stage.WORKING, Stage.NOT_STARTED);
+        return order.indexOf(a) < order.indexOf(b) ? a : b;
     }
 
     private List<Enrolled> enrolled(UUID section) {

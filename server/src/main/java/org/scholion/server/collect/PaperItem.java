@@ -23,6 +23,7 @@ import org.scholion.formats.rich.RichText;
  * An item as a student sees it: what is asked and how to answer, and nothing of the key.
  *
  * @param number its number on the paper; 0 for a passage
+ * @param part the part of the paper that it stands in; null where there are none
  * @param max how many options may be chosen; 0 where there are none
  * @param withUnit whether a number is asked for with its unit
  * @param given the line to start from, or the sentence to put right; empty where there is none
@@ -38,6 +39,7 @@ import org.scholion.formats.rich.RichText;
 public record PaperItem(
         String id,
         int number,
+        @Nullable String part,
         String kind,
         String prompt,
         String points,
@@ -80,6 +82,7 @@ public record PaperItem(
         return new PaperItem(
                 item.id(),
                 number,
+                item.head().part(),
                 item.kind(),
                 item.head().prompt(),
                 item.points().toExact(),

@@ -14,8 +14,11 @@ import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
+import org.scholion.core.total.Part;
 import org.scholion.formats.assessment.AnswerJson;
+import org.scholion.formats.assessment.Layout;
 import org.scholion.formats.assessment.StudentAnswer;
+import org.scholion.formats.rich.RichText;
 import org.scholion.server.access.Access;
 import org.scholion.server.key.Drawn;
 import org.scholion.server.key.Edition;
@@ -113,6 +116,16 @@ public class Taking {
     /** The questions' own paper, seen beside the answers. */
     public record PaperSheet(String file, String name, String type) {}
 
+    /** A part of the paper as a student sees it: its title, and what stands above it. */
+    public record PaperPart(String id, String title, String instructions) {
+        static PaperPart of(Part part, Layout layout) {
+            return new PaperPart(
+                    part.id(),
+                    part.title(),
+                    RichText.plain(layout.instructions().getOrDefault(part.id(), "")));
+        }
+    }
+
     /**
      * The paper as the student sees it. Nothing of the key is in it.
      *
@@ -124,6 +137,7 @@ public class Taking {
             Instant deadline,
             boolean handedIn,
             boolean open,
+            List<PaperPart> parts,
             List<PaperItem> items,
             List<PaperSheet> questions,
             Map<String, Object> answers,
@@ -185,6 +199,7 @@ public class Taking {
                         false,
                         List.of(),
                         List.of(),
+                        List.of(),
                         Map.of(),
                         List.of(),
                         Map.of())
@@ -211,6 +226,9 @@ public class Taking {
                 deadline,
                 attempt.isIn(),
                 true,
+                edition.assessment().parts().stream()
+                        .map(p -> PaperPart.of(p, edition.file().layout()))
+                        .toList(),
                 PaperItem.of(
                         edition.file(),
                         new OwnOrder(edition.file(), attempt.id().getLeastSignificantBits(), attempt.leftOut()),

@@ -102,8 +102,15 @@ class Desk {
 
     record SectionOfLine(UUID id, String name, boolean given) {}
 
+    /** @param keyOnly it is shared with one to edit its key: students and their work are not one's own to see */
     record AssessmentHeader(
-            UUID id, String title, UUID course, String courseTitle, List<SectionOfLine> sections, Line line) {}
+            UUID id,
+            String title,
+            UUID course,
+            String courseTitle,
+            List<SectionOfLine> sections,
+            Line line,
+            boolean keyOnly) {}
 
     record AssessmentLine(UUID id, String title, List<String> sections, Line line) {}
 
@@ -242,8 +249,12 @@ class Desk {
 
     @Transactional(readOnly = true)
     AssessmentHeader header(Me me, UUID assessment, @Nullable UUID section) {
-        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        access.require(me, Access.Action.EDIT_KEY, assessment);
         Assessments.Facts facts = assessments.facts(assessment);
+        if (!access.may(me, Access.Action.WORK_ON_ASSESSMENT, assessment)) {
+            Line line = Line.of(List.of(), counts.edition(assessment), null, null);
+            return new AssessmentHeader(assessment, facts.title(), facts.course(), "", List.of(), line, true);
+        }
         List<LineCounts.SectionCounts> all = counts.of(me.id(), assessment, null);
         List<SectionOfLine> sections = db.sql("""
                         select s.id, s.name, exists (
@@ -259,7 +270,7 @@ class Desk {
                 .single();
         int flags = examination.flagged(assessment, section);
         Line line = Line.of(all, counts.editions(me.id()).get(assessment), section, flags);
-        return new AssessmentHeader(assessment, facts.title(), facts.course(), course, sections, line);
+        return new AssessmentHeader(assessment, facts.title(), facts.course(), course, sections, line, false);
     }
 
     @Transactional(readOnly = true)

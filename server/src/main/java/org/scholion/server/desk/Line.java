@@ -36,9 +36,9 @@ record Line(
                 continue;
             }
             int[] own = {
-                c.expected(),
-                c.in(),
-                c.working(),
+                section == null ? c.once().expected() : c.expected(),
+                section == null ? c.once().in() : c.in(),
+                section == null ? c.once().working() : c.working(),
                 c.doubts(),
                 c.unread(),
                 c.openAnswers(),

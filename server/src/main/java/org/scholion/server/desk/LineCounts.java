@@ -19,6 +19,9 @@ class LineCounts {
               join course_teacher t on t.course_id = a.course_id and t.person_id = :me
               where (cast(:assessment as uuid) is null or a.id = :assessment)
                 and (cast(:course as uuid) is null or a.course_id = :course)),
+            latest as (
+              select distinct on (e.assessment_id) e.assessment_id, e.live from edition e
+              join mine on mine.id = e.assessment_id order by e.assessment_id, e.number desc),
             marks as (
               select x.assessment_id, x.section_id,
                      count(*) filter (where m.state = 'SETTLE') as doubts,
@@ -26,24 +29,36 @@ class LineCounts {
                      count(*) filter (where m.reading is not null or m.state = 'READ') as open_answers,
                      min(m.at) filter (where m.state = 'SETTLE') as doubts_since,
                      min(m.at) filter (where m.state = 'READ') as unread_since
-              from attempt x join mine on mine.id = x.assessment_id cross join lateral (
+              from attempt x join latest l on l.assessment_id = x.assessment_id cross join lateral (
                 select distinct on (item) item, state, reading, at from mark
                 where attempt_id = x.id order by item, seq desc) m
+              where m.item = any (l.live)
               group by x.assessment_id, x.section_id),
+            goes as (
+              select x.*, row_number() over (partition by x.assessment_id, x.student_id
+                                             order by x.handed_in_at is null, x.section_id, x.id) as nth
+              from attempt x join mine on mine.id = x.assessment_id),
             people as (
               select x.assessment_id, x.section_id,
+                     count(*) filter (where x.handed_in_at is not null and x.nth = 1) as first_in,
+                     count(*) filter (where x.handed_in_at is null and x.nth = 1) as first_working,
                      count(*) filter (where x.handed_in_at is not null) as came_in,
                      count(*) filter (where x.handed_in_at is null) as working,
-                     count(*) filter (where s.provisional) as undecided,
+                     count(*) filter (where s.provisional and s.counts) as undecided,
                      count(*) filter (where r.attempt_id is not null) as handed_back,
-                     count(*) filter (where r.attempt_id is null and s.provisional = false) as ready
-              from attempt x join mine on mine.id = x.assessment_id
+                     count(*) filter (where r.attempt_id is null and s.provisional = false and s.counts) as ready
+              from goes x
               left join standing s on s.school_id = x.school_id and s.attempt_id = x.id
               left join (select distinct attempt_id from result) r on r.attempt_id = x.id
               group by x.assessment_id, x.section_id)
             select mine.id as assessment, mine.title, s.id as sitting, s.section_id, sec.name as section,
                    s.opens_at, s.closes_at, s.minutes,
                    (select count(*) from enrolment e where e.section_id = s.section_id) as expected,
+                   (select count(*) from enrolment e where e.section_id = s.section_id and not exists (
+                     select 1 from enrolment o join sitting g on g.section_id = o.section_id
+                     where o.student_id = e.student_id and g.assessment_id = mine.id
+                       and o.section_id < e.section_id)) as first_expected,
+                   coalesce(p.first_in, 0) as first_in, coalesce(p.first_working, 0) as first_working,
                    coalesce(p.came_in, 0) as came_in, coalesce(p.working, 0) as working,
                    coalesce(p.undecided, 0) as undecided, coalesce(p.handed_back, 0) as handed_back,
                    coalesce(p.ready, 0) as ready,
@@ -61,6 +76,9 @@ class LineCounts {
         this.db = db;
     }
 
+    /** The same of those who are not counted in another section already: in all sections together each counts once. */
+    record Once(int expected, int in, int working) {}
+
     /** One assessment given to one section; without a section it is not given out. */
     record SectionCounts(
             UUID assessment,
@@ -76,6 +94,7 @@ class LineCounts {
             int undecided,
             int handedBack,
             int ready,
+            Once once,
             int doubts,
             int unread,
             int openAnswers,
@@ -102,6 +121,7 @@ class LineCounts {
                         row.getInt("undecided"),
                         row.getInt("handed_back"),
                         row.getInt("ready"),
+                        new Once(row.getInt("first_expected"), row.getInt("first_in"), row.getInt("first_working")),
                         row.getInt("doubts"),
                         row.getInt("unread"),
                         row.getInt("open_answers"),
@@ -122,6 +142,18 @@ class LineCounts {
             all.put(row.getObject(1, UUID.class), new int[] {row.getInt(2), row.getInt(3)});
         });
         return all;
+    }
+
+    /** The same of one assessment. */
+    @Transactional(readOnly = true)
+    int[] edition(UUID assessment) {
+        return db.sql("""
+                        select coalesce((select max(number) from edition where assessment_id = a.id), 0),
+                               jsonb_array_length(jsonb_path_query_array(a.draft, '$.items[*] ? (@.kind != "passage")'))
+                        from assessment a where a.id = ?""")
+                .param(assessment)
+                .query((row, n) -> new int[] {row.getInt(1), row.getInt(2)})
+                .single();
     }
 
     private static java.time.@Nullable Instant instant(java.sql.@Nullable Timestamp at) {

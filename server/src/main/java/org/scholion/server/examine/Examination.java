@@ -63,12 +63,14 @@ public class Examination {
      * The figures.
      *
      * @param possible the points that T is out of
+     * @param results the mean of the results, where it is another one than that of the marks
      * @param undecided marks that still wait and count 0 here
      * @param tenths how many percents fall into each tenth
      */
     public record ExamineView(
             TestMeasures test,
             String possible,
+            @Nullable ResultsMean results,
             int undecided,
             int[] tenths,
             List<ItemLine> items,
@@ -80,9 +82,12 @@ public class Examination {
         Edition edition = editions.latest(assessment).orElse(null);
         if (edition == null) {
             return new ExamineView(
-                    TestMeasures.of(Scores.of(List.of())), "0", 0, new int[10], List.of(), null, List.of());
+                    TestMeasures.of(Scores.of(List.of())), "0", null, 0, new int[10], List.of(), null, List.of());
         }
-        List<Attempt> in = attempts.in(assessment, section);
+        Set<UUID> counting = standings.standingFor(assessment);
+        List<Attempt> in = attempts.in(assessment, section).stream()
+                .filter(a -> counting.contains(a.id()))
+                .toList();
         Map<UUID, Map<String, LedgerMark>> current = ledger.current(assessment);
         Map<UUID, Map<String, JsonNode>> responses = in.isEmpty() ? Map.of() : attempts.responses(assessment);
         List<Item> counted =
@@ -93,6 +98,8 @@ public class Examination {
         return new ExamineView(
                 figures.test(),
                 possible(counted, in).toExact(),
+                ResultsMean.of(
+                        edition, in, current, standing, figures.test().mean().value()),
                 undecided(counted, in, current),
                 Histogram.of(percents(in, standing)).tenths(),
                 lines(edition, asked(edition, figures.items(), in, responses, current)),

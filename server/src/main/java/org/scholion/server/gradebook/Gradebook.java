@@ -1,6 +1,7 @@
 package org.scholion.server.gradebook;
 
 import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -58,8 +59,17 @@ class Gradebook {
 
     record GradebookColumn(UUID assessment, String title) {}
 
-    /** A student's standing at an assessment; null where they have not handed in. */
-    record GradebookCell(Standings.Standing standing, boolean handedBack) {}
+    /**
+     * A student's standing at an assessment; null where they have not handed in.
+     *
+     * @param changedFrom what the student was handed back, where it is something else now; null where it is the same
+     * @param attempts of how many attempts it is what counts
+     */
+    record GradebookCell(
+            Standings.Standing standing,
+            boolean handedBack,
+            @Nullable String changedFrom,
+            int attempts) {}
 
     record GradebookRow(UUID student, String given, String family, UUID section, List<@Nullable GradebookCell> cells) {}
 
@@ -86,6 +96,8 @@ class Gradebook {
             String way,
             Standings.Standing standing,
             String because,
+            String daysLate,
+            boolean latenessCounts,
             int editionSeen,
             int edition,
             List<TraceItem> items) {}
@@ -113,18 +125,52 @@ class Gradebook {
     }
 
     private Map<UUID, Map<UUID, GradebookCell>> cells(UUID course) {
-        Map<UUID, Map<UUID, GradebookCell>> all = new HashMap<>();
+        Map<UUID, Map<UUID, List<GradebookCell>>> each = new HashMap<>();
         db.sql("""
-                        select x.student_id, x.assessment_id, s.*,
-                               exists (select 1 from result r where r.attempt_id = x.id) as handed_back
+                        select x.student_id, x.assessment_id, s.*, b.percent as back_percent, b.score as back_score,
+                               b.attempt_id is not null as handed_back
                         from attempt x join assessment a on a.id = x.assessment_id
-                        join standing s on s.school_id = x.school_id and s.attempt_id = x.id where a.course_id = ?""").param(course).query((ResultSet row) -> {
-            all.computeIfAbsent(row.getObject("student_id", UUID.class), s -> new HashMap<>())
-                    .put(
-                            row.getObject("assessment_id", UUID.class),
-                            new GradebookCell(Standings.read(row), row.getBoolean("handed_back")));
+                        join standing s on s.school_id = x.school_id and s.attempt_id = x.id
+                        left join lateral (
+                          select r.attempt_id, r.snapshot -> 'result' ->> 'percent' as percent, r.snapshot -> 'result' ->> 'score' as score
+                          from result r where r.attempt_id = x.id order by r.handed_at desc limit 1) b on true
+                        where a.course_id = ? order by x.started_at, x.id""").param(course).query((ResultSet row) -> {
+            each.computeIfAbsent(row.getObject("student_id", UUID.class), s -> new HashMap<>())
+                    .computeIfAbsent(row.getObject("assessment_id", UUID.class), a -> new ArrayList<>())
+                    .add(cell(row));
         });
+        Map<UUID, Map<UUID, GradebookCell>> all = new HashMap<>();
+        each.forEach((student, own) -> own.forEach((assessment, cells) ->
+                all.computeIfAbsent(student, s -> new HashMap<>()).put(assessment, together(assessment, cells))));
         return all;
+    }
+
+    private static GradebookCell cell(ResultSet row) throws SQLException {
+        Standings.Standing standing = Standings.read(row);
+        boolean handedBack = row.getBoolean("handed_back");
+        String shown = row.getString("back_score");
+        // A result that showed no score cannot differ from one.
+        boolean changed = handedBack
+                && shown != null
+                && !(shown.equals(standing.score())
+                        && Objects.equals(row.getString("back_percent"), standing.percent()));
+        return new GradebookCell(standing, handedBack, changed ? changedFrom(row) : null, 1);
+    }
+
+    private static String changedFrom(ResultSet row) throws SQLException {
+        String percent = row.getString("back_percent");
+        return percent == null ? Objects.requireNonNull(row.getString("back_score")) : percent;
+    }
+
+    /** One cell for one student, however many attempts there are. */
+    private GradebookCell together(UUID assessment, List<GradebookCell> cells) {
+        Standings.Standing standing = standings.together(
+                assessment, cells.stream().map(GradebookCell::standing).toList());
+        GradebookCell counting = cells.stream()
+                .filter(c -> c.standing().attempt().equals(standing.attempt()))
+                .findFirst()
+                .orElseThrow();
+        return new GradebookCell(standing, counting.handedBack(), counting.changedFrom(), cells.size());
     }
 
     @Transactional(readOnly = true)
@@ -143,8 +189,9 @@ class Gradebook {
         for (int i = 0; i < edition.items().size(); i++) {
             Item item = edition.items().get(i);
             LedgerMark mark = current.get(item.id());
-            if (mark != null) {
-                items.add(traceItem(i, item, edition, responses, mark, counted.path(i), attemptId));
+            // What was not drawn was never asked.
+            if (mark != null && !attempt.leftOut().contains(item.id())) {
+                items.add(traceItem(attempt, item, edition, responses, mark, counted.path(i)));
             }
         }
         return new Trace(
@@ -154,26 +201,27 @@ class Gradebook {
                 attempt.name(),
                 attempt.way().name(),
                 standing,
-                Words.english(Standings.because(edition, current, standing)),
+                Words.english(Standings.because(edition, attempt, current, standing)),
+                attempt.daysLate().toExact(),
+                edition.assessment().grading().late() != null,
                 attempt.edition(),
                 edition.number(),
                 items);
     }
 
     private TraceItem traceItem(
-            int i,
+            Attempt attempt,
             Item item,
             Edition edition,
             Map<String, JsonNode> responses,
             LedgerMark mark,
-            JsonNode counted,
-            UUID attempt) {
-        List<MarkView> earlier = ledger.history(attempt, item.id()).stream()
+            JsonNode counted) {
+        List<MarkView> earlier = ledger.history(attempt.id(), item.id()).stream()
                 .skip(1)
                 .map(m -> MarkView.of(item, m))
                 .toList();
         return new TraceItem(
-                i + 1,
+                edition.numberOf(item.id(), attempt.leftOut()),
                 item.id(),
                 item.asked(),
                 Told.in(item, Attempts.answer(item, responses)),

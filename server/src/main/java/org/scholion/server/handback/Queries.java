@@ -144,7 +144,7 @@ public class Queries {
                 q.section(),
                 attempt.name(),
                 q.item(),
-                edition.numberOf(q.item()),
+                edition.numberOf(q.item(), attempt.leftOut()),
                 item.asked(),
                 Told.in(item, Attempts.answer(item, attempts.responsesOf(q.attempt()))),
                 MarkView.of(item, Objects.requireNonNull(marks.get(q.item()))),

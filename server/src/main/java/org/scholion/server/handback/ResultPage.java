@@ -90,12 +90,13 @@ public class ResultPage {
         // Prompts stand as the student saw them; marks and keys as they are now.
         Edition seen = editions.numbered(attempt.assessment(), attempt.edition());
         List<StudentResult.ResultItem> items = new ArrayList<>();
+        HowItCounts counts = HowItCounts.of(edition, attempt, marks, standing);
         for (Item item : edition.items()) {
             // What was not drawn was never asked.
             if (attempt.leftOut().contains(item.id())) {
                 continue;
             }
-            items.add(item(edition, seen, item, responses, marks.get(item.id()), sees));
+            items.add(item(edition, seen, attempt, item, responses, marks.get(item.id()), counts, sees));
         }
         boolean score = sees.score();
         return new StudentResult(
@@ -109,6 +110,7 @@ public class ResultPage {
                 score ? standing.passed() : null,
                 !standing.isFinal(),
                 message(standing.percent(), messages),
+                score ? counts.ofAll() : null,
                 score ? awards(edition, standing) : List.of(),
                 items);
     }
@@ -123,19 +125,22 @@ public class ResultPage {
     private static StudentResult.ResultItem item(
             Edition edition,
             Edition seen,
+            Attempt attempt,
             Item item,
             Map<String, JsonNode> responses,
             @Nullable LedgerMark mark,
+            HowItCounts counts,
             Sees sees) {
         Item asSeen = seen.assessment().item(item.id()).orElse(item);
         return new StudentResult.ResultItem(
                 item.id(),
-                edition.numberOf(item.id()),
+                edition.numberOf(item.id(), attempt.leftOut()),
                 asSeen.asked(),
                 sees.answers() ? Told.in(asSeen, Attempts.answer(asSeen, responses)) : null,
                 sees.marks() && mark != null ? mark(item, mark, sees) : null,
                 sees.notes() && mark != null ? said(mark) : "",
                 sees.keys() ? RightAnswer.inWords(item).orElse(null) : null,
+                sees.score() || sees.marks() ? counts.of(item) : null,
                 sees.notes() ? feedback(edition, item, mark) : null);
     }
 

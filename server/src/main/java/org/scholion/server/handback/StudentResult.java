@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
  * A student's result page: what the teacher previews and what the student sees are this same thing.
  *
  * @param awards none where the score is not shown
+ * @param because how the points come to the score, where something beside them counts or does not; left out otherwise
  * @param score exact, such as {@code 22.5}; null when it is not shown
  */
 public record StudentResult(
@@ -22,6 +23,8 @@ public record StudentResult(
         @Nullable Boolean passed,
         boolean provisional,
         String message,
+
+        @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable String because,
 
         @JsonInclude(JsonInclude.Include.NON_EMPTY) List<ResultAward> awards,
         List<ResultItem> items) {
@@ -40,6 +43,7 @@ public record StudentResult(
      * @param answer what the student said; null when answers are not shown
      * @param mark null when marks are not shown
      * @param key the right answer in words; null when keys are not shown
+     * @param counts how it counts, where that is not by its points alone: dropped, credited, a bonus; left out otherwise
      * @param feedback what the key says for this mark; left out where nothing is, as in results from before there was any
      */
     public record ResultItem(
@@ -50,6 +54,9 @@ public record StudentResult(
             @Nullable ResultMark mark,
             String comment,
             @Nullable String key,
+
+            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
+            String counts,
 
             @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
             String feedback) {}

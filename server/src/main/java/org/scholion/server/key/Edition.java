@@ -3,12 +3,14 @@ package org.scholion.server.key;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.score.Ruling;
 import org.scholion.core.score.Scorer;
+import org.scholion.core.total.Adjustment;
 import org.scholion.core.total.Assessment;
 import org.scholion.core.total.Award;
 import org.scholion.core.total.Totals;
@@ -61,9 +63,27 @@ public record Edition(
         return scorer;
     }
 
+    /** Whether an undecided mark of this item waits for somebody: not where it is dropped or credited to all. */
+    public boolean waits(Item item) {
+        Adjustment.Kind kind = assessment().adjustment(item.id()).orElse(null);
+        return kind == null || kind == Adjustment.Kind.BONUS;
+    }
+
     /** What is given for a result; nothing before the last mark is made. */
     public List<Award> awards(@Nullable Fraction percent, boolean provisional) {
         return provisional ? List.of() : Award.reached(file.layout().awards(), percent);
+    }
+
+    /** The item's number on the paper of an attempt that was not drawn these; 0 for one of them. */
+    public int numberOf(String itemId, Set<String> leftOut) {
+        int number = 0;
+        for (Item item : items) {
+            number += leftOut.contains(item.id()) ? 0 : 1;
+            if (item.id().equals(itemId)) {
+                return leftOut.contains(itemId) ? 0 : number;
+            }
+        }
+        return 0;
     }
 
     /** The item's number on the paper, from 1. */

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.item.Item;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.score.Ruling;
 import org.scholion.server.file.FileUses;
@@ -112,8 +113,9 @@ public class Editions {
         UUID id = ids.next();
         files.note(me.school(), FileUses.Kind.EDITION, id, edition.definition());
         db.sql("""
-                        insert into edition (id, assessment_id, number, definition, rulings, why, undoes, made_by, made_at)
-                        values (?, ?, ?, ?, ?, ?, ?, ?, ?)""")
+                        insert into edition (id, assessment_id, number, definition, rulings, why, undoes, made_by, made_at,
+                                             live)
+                        values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""")
                 .param(id)
                 .param(edition.assessmentId())
                 .param(edition.number())
@@ -123,6 +125,10 @@ public class Editions {
                 .param(undoes)
                 .param(me.id())
                 .param(Timestamp.from(clock.instant()))
+                .param(edition.items().stream()
+                        .filter(edition::waits)
+                        .map(Item::id)
+                        .toArray(String[]::new))
                 .update();
     }
 

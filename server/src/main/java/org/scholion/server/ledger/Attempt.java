@@ -4,11 +4,13 @@ import java.time.Instant;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.number.Fraction;
 
 /**
  * One student's one go at a sitting, however it came in. Its responses lie beside it and never change.
  *
  * @param leftOut the items that this attempt was not drawn
+ * @param daysLate how late it came in, in days; 0 when in time
  */
 public record Attempt(
         UUID id,
@@ -23,6 +25,7 @@ public record Attempt(
         int edition,
         Way way,
         Set<String> leftOut,
+        Fraction daysLate,
         Instant startedAt,
         @Nullable Instant handedInAt) {
 
@@ -32,6 +35,26 @@ public record Attempt(
         FILE,
         TYPED,
         PAPER
+    }
+
+    /** The same, so many days late. */
+    Attempt late(Fraction days) {
+        return new Attempt(
+                id,
+                school,
+                assessment,
+                sitting,
+                section,
+                student,
+                given,
+                family,
+                number,
+                edition,
+                way,
+                leftOut,
+                days,
+                startedAt,
+                handedInAt);
     }
 
     public String name() {

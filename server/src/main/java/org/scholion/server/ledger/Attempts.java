@@ -13,6 +13,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
 import org.scholion.core.item.Item;
+import org.scholion.core.number.Fraction;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Refused;
@@ -50,6 +51,14 @@ public class Attempts {
     /** What has to be known to begin an attempt. */
     public record Beginning(
             UUID school, UUID assessment, UUID sitting, UUID section, UUID student, UUID edition, Attempt.Way way) {}
+
+    /** Notes how late an attempt came in, in days. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void setLate(UUID attempt, Fraction days) {
+        db.sql("update attempt set days_late = ? where id = ?")
+                .params(days.toExact(), attempt)
+                .update();
+    }
 
     /** Notes which items an attempt was not drawn. */
     @Transactional(propagation = Propagation.MANDATORY)
@@ -241,6 +250,7 @@ public class Attempts {
                 row.getInt("edition"),
                 Attempt.Way.valueOf(row.getString("way")),
                 Set.of((String[]) row.getArray("left_out").getArray()),
+                Fraction.exactly(row.getString("days_late")),
                 row.getTimestamp("started_at").toInstant(),
                 handedIn == null ? null : handedIn.toInstant());
     }

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.effect.Effect;
+import org.scholion.core.effect.Sides;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.total.Outcome;
 import org.scholion.server.key.Comparison;
@@ -15,6 +16,7 @@ import org.scholion.server.key.Comparison;
  *
  * @param marks how many marks move
  * @param up of how many something that they are shown is better; {@code down} of how many something is worse
+ * @param measures what the whole assessment measures before and after; null where only some attempts were compared
  * @param moves the students whose result moves, from what to what
  * @param differences what differs between the two editions, in words; none where single marks are decided
  * @param also other answers that a decision reaches, too
@@ -27,6 +29,7 @@ public record EffectView(
         long down,
         long nowPass,
         long noLongerPass,
+        @Nullable Measures measures,
         List<MoveView> moves,
         List<Comparison.Difference> differences,
         List<Asked> asked,
@@ -34,6 +37,26 @@ public record EffectView(
 
     /** Another answer that a decision reaches: how many gave it, and why it is reached. */
     public record Also(String shown, int students, String because) {}
+
+    /**
+     * Mean and passing before and after.
+     *
+     * @param meanBefore the mean percentage with at most two decimals; null where nobody has one
+     * @param passBefore how many pass; null without a pass mark
+     */
+    public record Measures(
+            @Nullable String meanBefore,
+            @Nullable String meanAfter,
+            @Nullable Long passBefore,
+            @Nullable Long passAfter) {
+        static Measures of(Sides s) {
+            return new Measures(decimal(s.meanBefore()), decimal(s.meanAfter()), s.passBefore(), s.passAfter());
+        }
+
+        private static @Nullable String decimal(@Nullable Fraction mean) {
+            return mean == null ? null : mean.toDecimal(2);
+        }
+    }
 
     /** An item that asks otherwise than it did, and how many have answered it as it was. */
     public record Asked(String item, int number, int answered) {}
@@ -72,18 +95,26 @@ public record EffectView(
                 effect.down(),
                 effect.nowPass(),
                 effect.noLongerPass(),
+                null,
                 moves,
                 List.of(),
                 List.of(),
                 List.of());
     }
 
+    EffectView of(Sides sides) {
+        return new EffectView(
+                marks, students, up, down, nowPass, noLongerPass, Measures.of(sides), moves, differences, asked, also);
+    }
+
     EffectView with(List<Comparison.Difference> found, List<Asked> otherwise) {
-        return new EffectView(marks, students, up, down, nowPass, noLongerPass, moves, found, otherwise, also);
+        return new EffectView(
+                marks, students, up, down, nowPass, noLongerPass, measures, moves, found, otherwise, also);
     }
 
     public EffectView withAlso(List<Also> others) {
-        return new EffectView(marks, students, up, down, nowPass, noLongerPass, moves, differences, asked, others);
+        return new EffectView(
+                marks, students, up, down, nowPass, noLongerPass, measures, moves, differences, asked, others);
     }
 
     private static @Nullable String fixed(@Nullable Fraction percent, int digits) {

@@ -173,7 +173,7 @@ public class Regrading {
         before.forEach((attempt, marks) -> after.put(attempt, new HashMap<>(marks)));
         moved.forEach(
                 m -> after.computeIfAbsent(m.attempt(), a -> new HashMap<>()).put(m.item(), m.mark()));
-        EffectView effect = effect(latest, candidate, in, before, after, moved.size());
+        EffectView effect = effect(latest, candidate, in, before, after, moved.size(), true);
         List<Difference> differences = Comparison.of(latest.definition(), candidate.definition());
         return new Compared(moved, effect.with(differences, asked(differences, in, assessment)));
     }
@@ -249,13 +249,15 @@ public class Regrading {
             List<Attempt> in,
             Map<UUID, Map<String, Mark>> before,
             Map<UUID, Map<String, Mark>> after,
-            int marks) {
+            int marks,
+            boolean all) {
         Map<String, Attempt> byId = new HashMap<>();
         in.forEach(a -> byId.put(a.id().toString(), a));
         Effect effect = Effect.between(
                 byName(Standings.outcomes(latest, in, before)), byName(Standings.outcomes(candidate, in, after)));
-        return EffectView.of(
+        EffectView view = EffectView.of(
                 marks, effect, byId, candidate.assessment().grading().percentDigits());
+        return all ? view.of(effect.sides()) : view;
     }
 
     private static Map<String, Outcome> byName(Map<UUID, Outcome> outcomes) {
@@ -277,7 +279,7 @@ public class Regrading {
         before.forEach((attempt, marks) -> after.put(attempt, new HashMap<>(marks)));
         decisions.forEach(
                 m -> after.computeIfAbsent(m.attempt(), a -> new HashMap<>()).put(m.item(), m.mark()));
-        return effect(edition, edition, in, before, after, decisions.size());
+        return effect(edition, edition, in, before, after, decisions.size(), all);
     }
 
     private static Set<UUID> attemptsOf(List<LedgerMark> decisions) {

@@ -7,10 +7,12 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
@@ -48,9 +50,18 @@ public class Standings {
     private final Attempts attempts;
     private final Ledger ledger;
     private final Editions editions;
+    private final CountingAttempts counting;
     private final Clock clock;
 
-    Standings(JdbcClient db, JdbcTemplate batch, Attempts attempts, Ledger ledger, Editions editions, Clock clock) {
+    Standings(
+            JdbcClient db,
+            JdbcTemplate batch,
+            Attempts attempts,
+            Ledger ledger,
+            Editions editions,
+            CountingAttempts counting,
+            Clock clock) {
+        this.counting = counting;
         this.db = db;
         this.batch = batch;
         this.attempts = attempts;
@@ -108,8 +119,7 @@ public class Standings {
         Map<UUID, Outcome> found = new HashMap<>();
         for (List<Attempt> sitting : sittings.values()) {
             List<AttemptTotal> totals = sitting.stream()
-                    .map(a ->
-                            edition.totals().of(inOrder(edition, marks.getOrDefault(a.id(), Map.of())), Fraction.ZERO))
+                    .map(a -> edition.totals().of(inOrder(edition, marks.getOrDefault(a.id(), Map.of())), a.daysLate()))
                     .toList();
             List<Outcome> outcomes = Outcomes.of(edition.assessment().grading(), totals);
             for (int i = 0; i < sitting.size(); i++) {
@@ -122,16 +132,23 @@ public class Standings {
     }
 
     /** Why an attempt's total is what it is: adjustments, best-of, weights, curve. The percent is the one that stands. */
-    public static Reason because(Edition edition, Map<String, LedgerMark> current, Standing standing) {
+    public static Reason because(Edition edition, Attempt attempt, Map<String, LedgerMark> current, Standing standing) {
         Map<String, Mark> own = new HashMap<>();
         current.forEach((item, m) -> own.put(item, m.mark()));
         List<Mark> marks = inOrder(edition, own);
         Fraction percent = standing.percent() == null ? null : Fraction.exactly(standing.percent());
-        return new TotalReason(edition.assessment())
+        return new TotalReason(edition.assessment(), attempt.leftOut())
                 .of(
                         marks,
-                        Fraction.ZERO,
-                        new Outcome(edition.totals().of(marks, Fraction.ZERO), percent, percent, null, null));
+                        attempt.daysLate(),
+                        new Outcome(edition.totals().of(marks, attempt.daysLate()), percent, percent, null, null));
+    }
+
+    /** What each item adds to an attempt's score; null where it does not count. */
+    public static List<@Nullable Fraction> counted(Edition edition, Attempt attempt, Map<String, LedgerMark> current) {
+        Map<String, Mark> own = new HashMap<>();
+        current.forEach((item, m) -> own.put(item, m.mark()));
+        return edition.totals().of(inOrder(edition, own), attempt.daysLate()).counted();
     }
 
     /** One mark for each item of the edition; an item that was added later has none yet and is blank. */
@@ -165,6 +182,7 @@ public class Standings {
                     return row(a, o, Standing.of(a.id(), o, digits));
                 })
                 .toList());
+        counting.decide(edition, in);
     }
 
     /**
@@ -185,6 +203,7 @@ public class Standings {
                     return row(a, o, grading.looksAtTheSitting() ? s.beforeTheCurve() : s);
                 })
                 .toList());
+        counting.decide(edition, own);
     }
 
     private void write(List<@Nullable Object[]> rows) {
@@ -244,6 +263,43 @@ public class Standings {
                     Standing s = Standing.of(attempt.id(), outcome, grading.percentDigits());
                     return grading.looksAtTheSitting() ? s.beforeTheCurve() : s;
                 });
+    }
+
+    /** What an attempt would stand at when it had come in so many days late; the curve stays as it is. */
+    @Transactional(readOnly = true)
+    public Standing asIfLate(Attempt attempt, Fraction days) {
+        Edition edition = editions.require(attempt.assessment());
+        Attempt late = attempt.late(days);
+        List<Attempt> all = edition.assessment().grading().looksAtTheSitting()
+                ? attempts.in(attempt.assessment(), null).stream()
+                        .map(a -> a.id().equals(late.id()) ? late : a)
+                        .toList()
+                : List.of(late);
+        Map<UUID, Map<String, Mark>> marks =
+                all.size() == 1 ? plain(ledger.currentOf(List.of(late.id()))) : ledger.credits(attempt.assessment());
+        return Standing.of(
+                late.id(),
+                Objects.requireNonNull(outcomes(edition, all, marks).get(late.id())),
+                edition.assessment().grading().percentDigits());
+    }
+
+    /** What one student's attempts, in order of time, come to together, by the rule of the paper. */
+    @Transactional(readOnly = true)
+    public Standing together(UUID assessment, List<Standing> own) {
+        return own.size() == 1
+                ? own.get(0)
+                : CountingAttempts.together(
+                        editions.require(assessment).assessment().grading(), own);
+    }
+
+    /** The attempts that stand for their students: the one that counts, or the last where all do. */
+    @Transactional(readOnly = true)
+    public Set<UUID> standingFor(UUID assessment) {
+        return new HashSet<>(db.sql("""
+                        select distinct on (x.student_id) x.id from attempt x
+                        left join standing s on s.school_id = x.school_id and s.attempt_id = x.id
+                        where x.assessment_id = ? and x.handed_in_at is not null and coalesce(s.counts, true)
+                        order by x.student_id, x.started_at desc, x.id desc""").param(assessment).query(UUID.class).list());
     }
 
     @Transactional(readOnly = true)

@@ -165,7 +165,7 @@ public class Readings {
 
     private static List<OpenItem> openItems(Edition edition) {
         return edition.items().stream()
-                .filter(OpenItem.class::isInstance)
+                .filter(i -> i instanceof OpenItem && edition.waits(i))
                 .map(OpenItem.class::cast)
                 .toList();
     }

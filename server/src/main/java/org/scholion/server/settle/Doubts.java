@@ -102,7 +102,7 @@ class Doubts {
         for (Item item : edition.items()) {
             List<Waiting> all = said(item, in, responses, current);
             List<Waiting> waiting = all.stream()
-                    .filter(w -> w.mark().mark().state() == State.SETTLE)
+                    .filter(w -> w.mark().mark().state() == State.SETTLE && edition.waits(item))
                     .toList();
             doubts += waiting.size();
             List<Decideds.DecidedGroup> decided = decideds.of(edition, item, all);

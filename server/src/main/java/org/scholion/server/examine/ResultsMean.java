@@ -1,0 +1,87 @@
+package org.scholion.server.examine;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.number.Fraction;
+import org.scholion.core.score.Mark;
+import org.scholion.core.score.State;
+import org.scholion.core.total.Adjustment;
+import org.scholion.server.key.Edition;
+import org.scholion.server.ledger.Attempt;
+import org.scholion.server.ledger.LedgerMark;
+import org.scholion.server.ledger.Standings;
+
+/**
+ * The mean of the results, where it is not the mean of the marks as they were scored, and why not.
+ *
+ * @param mean in points, with at most two decimals
+ * @param why what results do and these figures do not
+ */
+public record ResultsMean(String mean, List<Why> why) {
+    /** What results do with marks that figures take as they were scored. */
+    public enum Why {
+        ADJUSTED,
+        PARTLY_DECIDED,
+        BEST_COUNT,
+        EXCUSED,
+        LATE,
+        NOT_BELOW_ZERO
+    }
+
+    static @Nullable ResultsMean of(
+            Edition edition,
+            List<Attempt> in,
+            Map<UUID, Map<String, LedgerMark>> current,
+            Map<UUID, Standings.Standing> standing,
+            @Nullable Double asScored) {
+        List<Fraction> scores = in.stream()
+                .map(a -> standing.get(a.id()))
+                .filter(s -> s != null)
+                .map(s -> Fraction.exactly(s.score()))
+                .toList();
+        if (scores.isEmpty() || asScored == null) {
+            return null;
+        }
+        Fraction mean = scores.stream().reduce(Fraction.ZERO, Fraction::plus).over(Fraction.of(scores.size()));
+        String shown = mean.toDecimal(2);
+        String figure = Fraction.exactly(java.math.BigDecimal.valueOf(asScored).toPlainString())
+                .toDecimal(2);
+        return shown.equals(figure) ? null : new ResultsMean(shown, why(edition, in, current));
+    }
+
+    private static List<Why> why(Edition edition, List<Attempt> in, Map<UUID, Map<String, LedgerMark>> current) {
+        List<Why> why = new ArrayList<>();
+        if (edition.items().stream()
+                .anyMatch(i -> edition.assessment()
+                        .adjustment(i.id())
+                        .filter(k -> k != Adjustment.Kind.DROP)
+                        .isPresent())) {
+            why.add(Why.ADJUSTED);
+        }
+        List<Mark> marks = in.stream()
+                .flatMap(a -> current.getOrDefault(a.id(), Map.of()).values().stream())
+                .map(LedgerMark::mark)
+                .toList();
+        if (marks.stream().anyMatch(m -> m.state().isUndecided() && !m.credit().isZero())) {
+            why.add(Why.PARTLY_DECIDED);
+        }
+        if (edition.assessment().parts().stream().anyMatch(p -> p.best() != null)) {
+            why.add(Why.BEST_COUNT);
+        }
+        if (marks.stream().anyMatch(m -> m.state() == State.EXCUSED)) {
+            why.add(Why.EXCUSED);
+        }
+        if (edition.assessment().grading().late() != null
+                && in.stream().anyMatch(a -> a.daysLate().signum() > 0)) {
+            why.add(Why.LATE);
+        }
+        if (marks.stream().anyMatch(m -> m.credit().signum() < 0)
+                && !edition.assessment().grading().negativeTotals()) {
+            why.add(Why.NOT_BELOW_ZERO);
+        }
+        return why;
+    }
+}
