@@ -149,6 +149,6 @@ class DecidedTest {
     @Test
     void what_was_decided_is_for_those_who_work_on_the_assessment_alone(Scholion.Running school) {
         Lesson lesson = lesson(school, "Whose business");
-        school.as("Tamsin Orrel").get(lesson.path("/doubts/decided?item=q2")).isRefused(404);
+        school.as("Tamsin Orrel").get(lesson.path("/doubts/decided?item=q2")).isRefused(403);
     }
 }

@@ -288,7 +288,7 @@ class DoorsTest {
         try {
             JsonNode told = aud.get("/api/courses").isRefused(500).json();
             assertThat(told.get("code").stringValue()).isEqualTo("unexpected");
-            assertThat(told.get("detail").stringValue()).startsWith("Something went wrong here.");
+            assertThat(told.get("detail").stringValue()).startsWith("Something went wrong.");
         } finally {
             db.sql("alter table sign_in_elsewhere rename to sign_in").update();
         }

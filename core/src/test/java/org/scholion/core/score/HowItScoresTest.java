@@ -76,7 +76,7 @@ class HowItScoresTest {
                 true);
         assertThat(HowItScores.of(item))
                 .contains(
-                        "In km, in no other unit.", "Without a unit: 0.5 of the credit; with a wrong one: no points.",
+                        "Unit: km, in no other unit.", "Without a unit: 0.5 of the credit. With a wrong unit: no credit.",
                         "To 3 significant figures; otherwise 0.5 of the credit.",
                                 "What cannot be read as a number is wrong.");
     }
@@ -93,11 +93,11 @@ class HowItScoresTest {
         assertThat(HowItScores.of(new OpenItem(head(), null, null, null, "0.5")))
                 .endsWith("It counts as mastered from 0.5 points.");
         assertThat(HowItScores.of(new OpenItem(head(), null, null, null, "2")))
-                .endsWith("It counts as mastered from 2 points on, which no answer can reach.");
+                .endsWith("It counts as mastered from 2 points, which no answer can reach.");
         Rubric.Criterion criterion = new Rubric.Criterion(
                 "c1", "", Fraction.ONE, List.of(new Rubric.Level("good", Fraction.ONE, "a chain")), List.of());
         assertThat(HowItScores.of(new OpenItem(head(), new Rubric(List.of(criterion)), null, null, "good")))
-                .endsWith("It counts as mastered from “a chain” on.");
+                .endsWith("It counts as mastered from “a chain”.");
     }
 
     @Test

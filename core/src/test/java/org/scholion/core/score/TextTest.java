@@ -33,7 +33,7 @@ class TextTest {
         TextItem item = text("NONE", USUAL, same("bowline"));
         scoring(item, "bowline").isScored("1").because("matches “bowline”");
         scoring(item, "Bowline").isScored("1").because("matches “bowline” (ignoring capitals)");
-        scoring(item, "  BOWLINE ").isScored("1").because("matches “bowline” (capitals, spaces ignored)");
+        scoring(item, "  BOWLINE ").isScored("1").because("matches “bowline” (ignoring capitals and spaces)");
     }
 
     @Test
@@ -163,7 +163,7 @@ class TextTest {
     void the_nearest_entry_decides_and_the_reason_names_it() {
         TextItem item = text("TWO", USUAL, same("slack water"), same("Beaufort"));
         scoring(item, "Beaufrt").isScored("1").because("one typing slip away from “Beaufort”");
-        scoring(item, "slak watr").isScored("1").because("two typing slips from “slack water”");
+        scoring(item, "slak watr").isScored("1").because("two typing slips away from “slack water”");
     }
 
     @Test

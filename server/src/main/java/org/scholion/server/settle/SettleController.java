@@ -40,7 +40,9 @@ class SettleController {
     /** What was decided about one question; also what a key cannot list. */
     @GetMapping("/decided")
     List<Decideds.DecidedGroup> decided(
-            @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestParam String item) {
+            @AuthenticationPrincipal Me me,
+            @PathVariable UUID assessment,
+            @RequestParam(defaultValue = "") String item) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         return doubts.decided(assessment, item);
     }
