@@ -8,7 +8,7 @@ import type { FrameworkFile, Item } from "../definition";
 import { StandardPicker } from "../StandardPicker";
 import type { useDraft } from "../useDraft";
 import { usePaperSums } from "../usePaperSums";
-import { rowKind } from "./grid";
+import { losing, rowKind } from "./grid";
 import { Questions } from "./Questions";
 import { readSeveral } from "./several";
 
@@ -87,6 +87,7 @@ function SeveralAtOnce({
 }) {
   const [line, setLine] = useState("");
   const [fault, setFault] = useState("");
+  const [asked, setAsked] = useState("");
   const apply = () => {
     const read = readSeveral(
       line,
@@ -97,7 +98,20 @@ function SeveralAtOnce({
       setFault(read.fault);
       return;
     }
-    const ids = rows.slice(read.from - 1, read.to).map((r) => r.id);
+    const chosen = rows.slice(read.from - 1, read.to);
+    const lost = losing(chosen, read.apply);
+    // What was keyed is not dropped unasked: the same again says that it is meant.
+    if (lost.length > 0 && asked !== line) {
+      setAsked(line);
+      setFault(
+        t("Rows {{rows}} would lose their key. Press Enter again to change them all the same.", {
+          rows: lost.map((r) => rows.indexOf(r) + 1).join(", "),
+        }),
+      );
+      return;
+    }
+    setAsked("");
+    const ids = chosen.map((r) => r.id);
     draft.change((d) => ({ ...d, items: d.items.map((i) => (ids.includes(i.id) ? read.apply(i) : i)) }));
     setLine("");
     setFault("");

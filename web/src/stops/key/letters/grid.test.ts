@@ -1,6 +1,18 @@
 import { describe, expect, it } from "vitest";
 import { type Item, newItem } from "../definition";
-import { erased, isKeyed, isTruth, lettersOf, madeTo, newRow, openRow, rowKind, rowsOf, typed } from "./grid";
+import {
+  erased,
+  isKeyed,
+  isTruth,
+  lettersOf,
+  losing,
+  madeTo,
+  newRow,
+  openRow,
+  rowKind,
+  rowsOf,
+  typed,
+} from "./grid";
 
 const row = newRow([], { letters: 5, alternate: false });
 
@@ -36,5 +48,19 @@ describe("the letters of rows", () => {
     expect(rowKind(newItem("choice", []))).toBe("other");
     expect(rowKind(newItem("pairs", []))).toBe("other");
     expect(rowsOf([newItem("passage", []), row])).toEqual([row]);
+  });
+
+  it("keep the letter that was typed when other letters are laid over them, and say which rows would lose theirs", () => {
+    const typed = (key: string): Item => ({
+      ...madeTo(newItem("choice", []), "letters", ["A", "B", "C", "D"]),
+      key: [key],
+    });
+    const fewer = (item: Item) => madeTo(item, "letters", ["A", "B", "C"]);
+    expect(fewer(typed("b")).key).toEqual(["b"]);
+    expect(losing([typed("b"), typed("d")], fewer)).toEqual([typed("d")]);
+    expect(losing([typed("b")], (i) => madeTo(i, "number", []))).toHaveLength(1);
+    expect(losing([typed("b")], (i) => ({ ...i, points: "2" }))).toEqual([]);
+    const none = madeTo(newItem("choice", []), "letters", ["A", "B"]);
+    expect(losing([none], (i) => madeTo(i, "number", []))).toEqual([]);
   });
 });

@@ -35,6 +35,23 @@ export function isTruth(item: Item): boolean {
 
 /** A row made to take something else; its id, its standards and its points stay. */
 export function madeTo(item: Item, kind: RowKind, letters: string[]): Item {
+  const made = bare(item, kind, letters);
+  const kept = (item.key as string[] | undefined)?.filter((k) => made.options?.some((o) => o.id === k)) ?? [];
+  if (item.kind === "choice" && made.kind === "choice") {
+    return { ...made, key: kept };
+  }
+  return item.kind === "number" && made.kind === "number" ? { ...made, accept: item.accept ?? [] } : made;
+}
+
+/** Rows that have a key now and would have none. */
+export function losing(rows: Item[], apply: (item: Item) => Item): Item[] {
+  return rows.filter((row) => isKeyed(row) && row.kind !== "open" && !hasItsKey(row, apply(row)));
+}
+
+const hasItsKey = (was: Item, now: Item): boolean =>
+  was.kind === now.kind && JSON.stringify(was.key ?? was.accept) === JSON.stringify(now.key ?? now.accept);
+
+function bare(item: Item, kind: RowKind, letters: string[]): Item {
   const { id, points, standards, part, tags } = item;
   const kept = {
     id,

@@ -76,7 +76,8 @@ class HowItScoresTest {
                 true);
         assertThat(HowItScores.of(item))
                 .contains(
-                        "Unit: km, in no other unit.", "Without a unit: 0.5 of the credit. With a wrong unit: no credit.",
+                        "Unit: km, in no other unit.",
+                                "Without a unit: 0.5 of the credit. With a wrong unit: no credit.",
                         "To 3 significant figures; otherwise 0.5 of the credit.",
                                 "What cannot be read as a number is wrong.");
     }

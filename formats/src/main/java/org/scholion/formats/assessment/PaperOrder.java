@@ -13,6 +13,7 @@ import org.scholion.core.item.Item;
 import org.scholion.core.item.Named;
 import org.scholion.core.item.OrderItem;
 import org.scholion.core.item.PairsItem;
+import org.scholion.core.item.PassageItem;
 
 /**
  * The order of a paper's items: as written, or shuffled within the parts so that what shares a passage, and a choice with
@@ -34,7 +35,8 @@ public final class PaperOrder {
                         .add(group));
         List<Item> ordered = new ArrayList<>();
         for (List<List<Item>> groups : byPart.values()) {
-            if (shuffle) {
+            // Rows are called by the numbers of the questions that are printed elsewhere.
+            if (shuffle && groups.stream().flatMap(List::stream).noneMatch(i -> isRow(file, i))) {
                 Collections.shuffle(groups, random);
             }
             groups.forEach(ordered::addAll);
@@ -42,8 +44,20 @@ public final class PaperOrder {
         return ordered;
     }
 
+    /** Whether it asks nothing itself: its question is printed elsewhere, and its letters are those that stand there. */
+    public static boolean isRow(AssessmentFile file, Item item) {
+        Particulars p = file.particulars(item.id());
+        return !(item instanceof PassageItem)
+                && item.head().prompt().isBlank()
+                && p.body() == null
+                && p.picture() == null;
+    }
+
     /** Options mixed; those that have to stay last keep their places at the end. */
     public static List<ChoiceItem.Option> shuffled(AssessmentFile file, ChoiceItem choice, Random random) {
+        if (isRow(file, choice)) {
+            return choice.options();
+        }
         List<String> last = file.particulars(choice.id()).last();
         List<ChoiceItem.Option> mixed = new ArrayList<>(
                 choice.options().stream().filter(o -> !last.contains(o.id())).toList());

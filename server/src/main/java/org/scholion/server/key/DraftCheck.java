@@ -3,6 +3,7 @@ package org.scholion.server.key;
 import java.util.ArrayList;
 import java.util.List;
 import org.scholion.core.item.Item;
+import org.scholion.core.item.OpenItem;
 import org.scholion.core.number.Fraction;
 import org.scholion.formats.assessment.AssessmentFile;
 import org.scholion.formats.assessment.AssessmentReader;
@@ -22,7 +23,9 @@ record DraftCheck(List<Fault> faults, List<String> broken) {
     static DraftCheck of(JsonNode whole) {
         List<Fault> faults = new ArrayList<>(weights(whole));
         try {
-            return new DraftCheck(faults, broken(AssessmentReader.read(whole)));
+            AssessmentFile file = AssessmentReader.read(whole);
+            faults.addAll(outOfReach(file));
+            return new DraftCheck(faults, broken(file));
         } catch (Faults e) {
             faults.addAll(e.all());
             return new DraftCheck(faults, List.of());
@@ -37,6 +40,24 @@ record DraftCheck(List<Fault> faults, List<String> broken) {
                 : List.of(new Fault(
                         "parts",
                         "the weights of the parts sum to " + sum + ", not to 100; spread them evenly or scale them"));
+    }
+
+    /** A bound of mastery that no answer can reach. */
+    private static List<Fault> outOfReach(AssessmentFile file) {
+        List<Fault> faults = new ArrayList<>();
+        List<Item> items = file.assessment().items();
+        for (int i = 0; i < items.size(); i++) {
+            if (items.get(i) instanceof OpenItem open && open.mastery() != null && !open.masteryIsLevel()) {
+                Fraction bound = Fraction.exactly(open.mastery());
+                if (bound.compareTo(open.points()) > 0) {
+                    faults.add(new Fault(
+                            "items[" + i + "].mastery",
+                            "mastered from " + bound + " is more than the " + open.points()
+                                    + " points that there are"));
+                }
+            }
+        }
+        return faults;
     }
 
     private static List<String> broken(AssessmentFile file) {

@@ -48,6 +48,36 @@ public final class Drawn {
         return drawn;
     }
 
+    /** The definition as it is printed: every draw is made, another one in each version. */
+    static JsonNode printed(JsonNode whole, int version) {
+        AssessmentFile file = AssessmentReader.read(whole);
+        if (file.layout().draws().isEmpty()) {
+            return whole;
+        }
+        Set<String> out = leftOut(file, Draw.Each.SITTING, 1L);
+        out.addAll(leftOut(file, Draw.Each.STUDENT, 1L + version));
+        ObjectNode drawn = whole.deepCopy().asObject();
+        ArrayNode items = drawn.putArray("items");
+        whole.path("items").forEach(i -> {
+            if (!out.contains(i.path("id").asString(""))) {
+                ObjectNode item = i.deepCopy().asObject();
+                item.remove("draw");
+                items.add(item);
+            }
+        });
+        drawn.remove("draws");
+        return drawn;
+    }
+
+    /** The items from which each attempt is drawn its own. */
+    public static Set<String> pooled(Edition edition) {
+        Set<String> pooled = new HashSet<>();
+        edition.file().layout().draws().stream()
+                .filter(d -> d.each() == Draw.Each.STUDENT)
+                .forEach(d -> LayoutReader.pool(edition.file(), d).forEach(c -> pooled.add(c.id())));
+        return pooled;
+    }
+
     /** The items that an attempt is not asked; the same attempt always leaves out the same. */
     public static Set<String> leftOut(Edition edition, UUID attempt) {
         return leftOut(edition.file(), Draw.Each.STUDENT, attempt.getLeastSignificantBits());

@@ -56,7 +56,7 @@ class PrintController {
         if (version < 0 || version > MOST_VERSIONS) {
             throw Refused.invalid("version", "there are versions 0 to " + MOST_VERSIONS);
         }
-        AssessmentFile file = AssessmentReader.read(assessments.whole(assessment));
+        AssessmentFile file = AssessmentReader.read(Drawn.printed(assessments.whole(assessment), version));
         byte[] pdf = heavyWork.inTurn(
                 me,
                 () -> PaperPdf.of(PaperPage.of(

@@ -22,6 +22,7 @@ import org.scholion.core.total.Outcome;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.key.Comparison;
 import org.scholion.server.key.Comparison.Difference;
+import org.scholion.server.key.Drawn;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.platform.Events;
@@ -224,6 +225,7 @@ public class Regrading {
         List<Item> items =
                 candidate.items().stream().filter(i -> changed.contains(i.id())).toList();
         Instant now = clock.instant();
+        Set<String> pooled = Drawn.pooled(candidate);
         List<LedgerMark> moved = new ArrayList<>();
         for (Attempt attempt : in) {
             Map<String, JsonNode> said = responses.getOrDefault(attempt.id(), Map.of());
@@ -234,13 +236,23 @@ public class Regrading {
                     Rereading.under(item, was, candidate.number(), now).ifPresent(moved::add);
                     continue;
                 }
-                Mark mark = Said.to(item, said).markedBy(candidate, item);
+                Mark mark = pooled.contains(item.id()) && wasNotThere(attempt, item)
+                        ? Mark.EXCUSED
+                        : Said.to(item, said).markedBy(candidate, item);
                 if (was == null || !mark.equals(was.mark())) {
                     moved.add(LedgerMark.byRule(attempt.id(), item.id(), mark, candidate.number(), now));
                 }
             }
         }
         return moved;
+    }
+
+    /** A question that came into a pool after giving out was never drawn by whoever began before. */
+    private boolean wasNotThere(Attempt attempt, Item item) {
+        return editions.numbered(attempt.assessment(), attempt.edition())
+                .assessment()
+                .item(item.id())
+                .isEmpty();
     }
 
     private static EffectView effect(

@@ -62,4 +62,18 @@ class DrawnTest {
         }
         assertThat(different).hasSizeGreaterThan(10);
     }
+
+    @Test
+    void what_is_printed_is_drawn_and_another_version_draws_another() {
+        for (String each : List.of("sitting", "student")) {
+            assertThat(ids(Drawn.printed(paper(each), 0))).hasSize(4).contains("all");
+            assertThat(Drawn.printed(paper(each), 2)).isEqualTo(Drawn.printed(paper(each), 2));
+            assertThat(AssessmentReader.check(Drawn.printed(paper(each), 1))).isEmpty();
+        }
+        Set<List<String>> different = new HashSet<>();
+        for (int version = 0; version <= 8; version++) {
+            different.add(ids(Drawn.printed(paper("student"), version)));
+        }
+        assertThat(different).hasSizeGreaterThan(3);
+    }
 }

@@ -2,10 +2,12 @@ package org.scholion.sheets.paper;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Random;
 import java.util.function.BinaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.CorrectionItem;
@@ -80,7 +82,8 @@ final class ItemMarkup {
         if (item instanceof BlanksItem blanks && blanks.hasPlaces()) {
             out.append("<p>").append(sentence(blanks)).append("</p>");
         } else if (particulars.body() == null) {
-            out.append(Markup.lines(item.head().prompt()));
+            out.append("<div").append(Markup.direction(item.head().prompt())).append('>');
+            out.append(Markup.lines(item.head().prompt())).append("</div>");
         } else {
             out.append(rich(particulars.body()));
         }
@@ -114,11 +117,14 @@ final class ItemMarkup {
     }
 
     private void place(List<ChoiceItem.Option> options) {
+        remark();
         if (item instanceof ChoiceItem) {
             out.append("<div class=\"options\">");
             for (int i = 0; i < options.size(); i++) {
-                out.append("<div><span class=\"box\"></span>")
-                        .append((char) ('A' + i))
+                out.append("<div")
+                        .append(Markup.direction(options.get(i).text()))
+                        .append("><span class=\"box\"></span>")
+                        .append(Letters.of(i))
                         .append("&#160;&#160;")
                         .append(RichText.escaped(options.get(i).text()))
                         .append("</div>");
@@ -141,8 +147,54 @@ final class ItemMarkup {
             write(OPEN_LINES / 2);
         } else if (item instanceof OpenItem) {
             write(OPEN_LINES);
-        } else if (!(item instanceof PassageItem || item instanceof BlanksItem || item instanceof SpotItem)) {
+        } else if (item instanceof BlanksItem blanks) {
+            blanks(blanks);
+        } else if (!(item instanceof PassageItem || item instanceof SpotItem)) {
             write(1);
+        }
+    }
+
+    /** What is to be kept in mind while answering: how many may be chosen, how long it may be, what it is read by. */
+    private void remark() {
+        if (item instanceof ChoiceItem choice && choice.max() > 1) {
+            small("Choose up to " + choice.max() + ".");
+        }
+        if (item instanceof OpenItem open) {
+            String words = (open.minWords() == null ? "" : "at least " + open.minWords())
+                    + (open.minWords() != null && open.maxWords() != null ? ", " : "")
+                    + (open.maxWords() == null ? "" : "at most " + open.maxWords());
+            if (!words.isEmpty()) {
+                small("In words: " + words + ".");
+            }
+            if (particulars.rubricShown() && !withAnswers) {
+                open.criteria().forEach(this::criterion);
+            }
+        }
+    }
+
+    private void small(String remark) {
+        out.append("<p class=\"remark\">").append(RichText.escaped(remark)).append("</p>");
+    }
+
+    /** Blanks that stand in no sentence have a line each; what can be chosen for one is named. */
+    private void blanks(BlanksItem blanks) {
+        boolean named = !blanks.hasPlaces();
+        for (int i = 0; i < blanks.parts().size(); i++) {
+            Item part = blanks.parts().get(i).item();
+            String choice = part instanceof ChoiceItem c
+                    ? "<span class=\"remark\">"
+                            + c.options().stream()
+                                    .map(o -> RichText.escaped(o.text()))
+                                    .collect(Collectors.joining(" / "))
+                            + "</span>"
+                    : "";
+            if (named || !choice.isEmpty()) {
+                out.append("<p>").append(i + 1).append(". ");
+                if (named) {
+                    out.append(RichText.escaped(part.head().prompt())).append(" <span class=\"blank\">&#160;</span> ");
+                }
+                out.append(choice).append("</p>");
+            }
         }
     }
 
@@ -164,7 +216,7 @@ final class ItemMarkup {
                     .append("</td><td>")
                     .append(
                             i < right.size()
-                                    ? (char) ('a' + i) + ") "
+                                    ? Letters.of(i).toLowerCase(Locale.ROOT) + ") "
                                             + RichText.escaped(right.get(i).text())
                                     : "")
                     .append("</td></tr>");
@@ -196,7 +248,7 @@ final class ItemMarkup {
             List<String> letters = new ArrayList<>();
             for (int i = 0; i < options.size(); i++) {
                 if (choice.key().contains(options.get(i).id())) {
-                    letters.add((char) ('A' + i) + " " + options.get(i).text());
+                    letters.add(Letters.of(i) + " " + options.get(i).text());
                 }
             }
             return RichText.escaped(String.join(" · ", letters));

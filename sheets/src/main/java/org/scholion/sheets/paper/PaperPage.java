@@ -49,7 +49,7 @@ public final class PaperPage {
         String which = version == 0 ? "" : " · " + letter();
         page.append("<html><head><style>")
                 .append(Markup.STYLE)
-                .append("@page { @bottom-left { content: '")
+                .append("@page { @bottom-left { " + Markup.FONT + " font-size: 9pt; content: '")
                 .append(Markup.styled(file.assessment().title() + which + (withAnswers ? " · key" : "")))
                 .append("'; } }</style><title>")
                 .append(title)
@@ -108,6 +108,14 @@ public final class PaperPage {
                 .findFirst();
         found.ifPresent(p -> {
             page.append("<h2>").append(RichText.escaped(p.title())).append("</h2>");
+            if (p.best() != null) {
+                page.append("<p class=\"remark\">")
+                        .append(
+                                p.best() == 1
+                                        ? "Only the best question counts."
+                                        : "Only the best " + p.best() + " questions count.")
+                        .append("</p>");
+            }
             String instructions = file.layout().instructions().get(p.id());
             if (instructions != null) {
                 page.append("<p>").append(RichText.escaped(instructions)).append("</p>");

@@ -59,6 +59,7 @@ public final class PaperPdf {
         builder.useFont(() -> font("SourceSerif4_400Regular"), "Paper", 400, FontStyle.NORMAL, true);
         builder.useFont(() -> font("SourceSerif4_400Regular_Italic"), "Paper", 400, FontStyle.ITALIC, true);
         builder.useFont(() -> font("SourceSerif4_600SemiBold"), "Paper", 700, FontStyle.NORMAL, true);
+        Scripts.add(builder);
         builder.useObjectDrawerFactory(new Formulas());
         builder.useUnicodeLineBreaker(Breaks.ofLines());
         builder.useUnicodeCharacterBreaker(Breaks.ofCharacters());

@@ -149,4 +149,89 @@ class PaperPdfTest {
             assertThat(new PDFTextStripper().getText(document)).contains("One two");
         }
     }
+
+    private static String printed(String items) throws IOException {
+        AssessmentFile file =
+                AssessmentReader.read("{\"format\": \"scholion-assessment/1\", \"title\": \"T\"," + items + "}");
+        try (PDDocument document =
+                Loader.loadPDF(PaperPdf.of(PaperPage.of(file, hash -> Optional.empty(), false, 0)))) {
+            return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+        }
+    }
+
+    @Test
+    void scripts_that_people_teach_in_are_printed_letter_by_letter() throws IOException {
+        for (String word : java.util.List.of("潮汐", "かいり", "カタカナ", "조류", "שלום", "เรือ", "Ελλάδα", "прилив")) {
+            String text = printed("\"items\": [{\"id\": \"o\", \"kind\": \"open\", \"points\": \"1\", \"prompt\": \""
+                    + word + "\"}]");
+            assertThat(text).as(word).doesNotContain("#").contains(word);
+        }
+        // Letters that join have other signs at each place: told apart from missing ones by what is read back.
+        String arabic =
+                printed("\"items\": [{\"id\": \"o\", \"kind\": \"open\", \"points\": \"1\", \"prompt\": \"المد\"}]");
+        assertThat(java.text.Normalizer.normalize(arabic, java.text.Normalizer.Form.NFKC))
+                .contains("المد");
+        assertThat(arabic).doesNotContain("#");
+        // Signs that two letters make together are read back as none of them.
+        String hindi =
+                printed("\"items\": [{\"id\": \"o\", \"kind\": \"open\", \"points\": \"1\", \"prompt\": \"ज्वार\"}]");
+        assertThat(hindi).doesNotContain("#").contains("वार");
+    }
+
+    @Test
+    void the_twenty_seventh_option_has_a_letter_limits_and_what_counts_are_printed() throws IOException {
+        StringBuilder options = new StringBuilder();
+        for (int i = 0; i < 28; i++) {
+            options.append(i == 0 ? "" : ", ")
+                    .append("{\"id\": \"o")
+                    .append(i)
+                    .append("\", \"text\": \"mark ")
+                    .append(i)
+                    .append("\"}");
+        }
+        assertThat(printed("""
+                "parts": [{"id": "A", "title": "One", "best": 2}], "items": [
+                 {"id": "c", "part": "A", "kind": "choice", "points": "1", "max": 3, "rule": "net", "options": [%s], "key": ["o1", "o2"]},
+                 {"id": "w", "part": "A", "kind": "open", "points": "1", "prompt": "Why?", "words": {"min": 20, "max": 150}, "rubricShown": true,
+                  "rubric": {"criteria": [{"id": "k", "title": "Reasoning", "levels": [{"id": "0", "points": "0", "text": "no cause"}, {"id": "1", "points": "1", "text": "a cause"}]}]}},
+                 {"id": "b", "part": "A", "kind": "blanks", "points": "1", "prompt": "Fill in.", "parts": [
+                  {"id": "b1", "kind": "text", "prompt": "First", "accept": [{"text": "x"}]},
+                  {"id": "b2", "kind": "choice", "options": [{"id": "n", "text": "noon"}, {"id": "d", "text": "dusk"}], "key": ["n"]}]}]
+                """.formatted(options)))
+                .contains(
+                        "Z mark 25",
+                        "AA mark 26",
+                        "AB mark 27",
+                        "Choose up to 3.",
+                        "Only the best 2 questions count.",
+                        "In words: at least 20, at most 150.",
+                        "Reasoning",
+                        "a cause",
+                        "1. First",
+                        "noon / dusk");
+    }
+
+    @Test
+    void a_word_longer_than_the_line_breaks_and_a_list_is_there() throws IOException {
+        String text = printed(
+                "\"items\": [{\"id\": \"o\", \"kind\": \"open\", \"points\": \"1\", \"prompt\": \"x\", \"body\": \"<ul><li>first</li><li>second</li></ul><p>"
+                        + "m".repeat(300) + "</p>\"}]");
+        assertThat(text).contains("first", "second");
+        assertThat(text.replaceAll("[^m]", "")).hasSizeGreaterThanOrEqualTo(300);
+    }
+
+    @Test
+    void rows_of_a_printed_paper_keep_their_letters_and_their_places_in_every_version() {
+        AssessmentFile rows = AssessmentReader.read("""
+                {"format": "scholion-assessment/1", "title": "Rows", "shuffle": {"items": true, "options": true}, "items": [
+                 {"id": "q1", "kind": "choice", "points": "1", "options": [{"id": "a", "text": "A"}, {"id": "b", "text": "B"}, {"id": "c", "text": "C"}], "key": ["a"]},
+                 {"id": "q2", "kind": "choice", "points": "1", "options": [{"id": "a", "text": "A"}, {"id": "b", "text": "B"}, {"id": "c", "text": "C"}], "key": ["b"]},
+                 {"id": "q3", "kind": "choice", "points": "1", "options": [{"id": "a", "text": "A"}, {"id": "b", "text": "B"}, {"id": "c", "text": "C"}], "key": ["c"]}]}""");
+        for (int version = 1; version <= 8; version++) {
+            String page =
+                    PaperPage.of(rows, hash -> Optional.empty(), true, version).xhtml();
+            assertThat(page.replaceAll("<[^>]*>", " ")).matches("(?s).*A A.*B B.*C C.*");
+            assertThat(page).containsSubsequence("<b>A A</b>", "<b>B B</b>", "<b>C C</b>");
+        }
+    }
 }
