@@ -1,33 +1,38 @@
 import { useQuery } from "@tanstack/react-query";
-import { lazy, type ReactNode, Suspense } from "react";
+import { type ComponentType, lazy, type ReactNode, Suspense } from "react";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { api, ok, type Schemas } from "./api/client";
 import { Frame } from "./parts/Frame";
 import { NotHere, NotLoaded } from "./parts/NotHere";
+import { PageWatch } from "./parts/PageWatch";
 import { Loaded } from "./parts/States";
-import { Course } from "./places/courses/Course";
-import { Courses } from "./places/courses/Courses";
-import { Desk } from "./places/desk/Desk";
-import { Gradebook } from "./places/gradebook/Gradebook";
-import { GradebookHome } from "./places/gradebook/GradebookHome";
 import { Account } from "./places/person/Account";
-import { People } from "./places/person/People";
-import { School } from "./places/person/School";
 import { SignIn } from "./places/person/SignIn";
 import { SignInAgain } from "./places/person/SignInAgain";
 import { Result } from "./places/student/Result";
 import { Results } from "./places/student/Results";
 import { Sitting } from "./places/student/Sitting";
 import { ToDo } from "./places/student/ToDo";
-import { Assessment } from "./stops/Assessment";
-import { BringIn } from "./stops/collect/BringIn";
-import { Collect } from "./stops/collect/Collect";
-import { Examine } from "./stops/examine/Examine";
-import { HandBack } from "./stops/handback/HandBack";
-import { Queries } from "./stops/handback/Queries";
-import { Read } from "./stops/read/Read";
-import { Settle } from "./stops/settle/Settle";
 import { setZone } from "./text/zone";
+
+/** A page of those who teach or administer: students never fetch it. */
+const staff = (name: keyof typeof import("./staff")) =>
+  lazy(() => import("./staff").then((m) => ({ default: m[name] as ComponentType })));
+const Desk = staff("Desk");
+const Courses = staff("Courses");
+const Course = staff("Course");
+const GradebookHome = staff("GradebookHome");
+const Gradebook = staff("Gradebook");
+const Queries = staff("Queries");
+const Assessment = staff("Assessment");
+const Collect = staff("Collect");
+const BringIn = staff("BringIn");
+const Settle = staff("Settle");
+const Read = staff("Read");
+const Examine = staff("Examine");
+const HandBack = staff("HandBack");
+const People = staff("People");
+const School = lazy(() => import("./staff").then((m) => ({ default: m.School })));
 
 // What only some pages need comes when it is needed, so that the first page is there at once.
 const Key = lazy(() => import("./stops/key/Key").then((m) => ({ default: m.Key })));
@@ -39,27 +44,27 @@ const CrosswalkPage = lazy(() =>
 const later = (page: ReactNode) => <Suspense fallback={<p className="p-6 text-soft">…</p>}>{page}</Suspense>;
 
 const STAFF = [
-  { path: "desk", element: <Desk /> },
-  { path: "courses", element: <Courses /> },
-  { path: "courses/:course", element: <Course /> },
+  { path: "desk", element: later(<Desk />) },
+  { path: "courses", element: later(<Courses />) },
+  { path: "courses/:course", element: later(<Course />) },
   { path: "standards", element: later(<Standards />) },
   { path: "standards/:framework", element: later(<Standards />) },
   { path: "standards/:framework/from/:older", element: later(<CrosswalkPage />) },
-  { path: "gradebook", element: <GradebookHome /> },
-  { path: "gradebook/:course", element: <Gradebook /> },
+  { path: "gradebook", element: later(<GradebookHome />) },
+  { path: "gradebook/:course", element: later(<Gradebook />) },
   { path: "bank", element: later(<Bank />) },
-  { path: "queries", element: <Queries /> },
+  { path: "queries", element: later(<Queries />) },
   {
     path: "a/:assessment",
-    element: <Assessment />,
+    element: later(<Assessment />),
     children: [
       { path: "key", element: later(<Key />) },
-      { path: "collect", element: <Collect /> },
-      { path: "bring-in", element: <BringIn /> },
-      { path: "settle", element: <Settle /> },
-      { path: "read", element: <Read /> },
-      { path: "examine", element: <Examine /> },
-      { path: "hand-back", element: <HandBack /> },
+      { path: "collect", element: later(<Collect />) },
+      { path: "bring-in", element: later(<BringIn />) },
+      { path: "settle", element: later(<Settle />) },
+      { path: "read", element: later(<Read />) },
+      { path: "examine", element: later(<Examine />) },
+      { path: "hand-back", element: later(<HandBack />) },
       { index: true, element: <Navigate to="key" replace /> },
       { path: "*", element: <NotHere /> },
     ],
@@ -71,7 +76,7 @@ const STUDENT = [
   { path: "results/:result", element: <Result /> },
 ];
 const ADMIN = [
-  { path: "people", element: <People /> },
+  { path: "people", element: later(<People />) },
   { path: "standards", element: later(<Standards />) },
   { path: "standards/:framework", element: later(<Standards />) },
 ];
@@ -96,7 +101,9 @@ function routes(session: Schemas["Session"]) {
         { index: true, element: <Navigate to={home} replace /> },
         ...children,
         { path: "account", element: <Account session={session} /> },
-        ...(session.role === "ADMIN" ? [{ path: "school", element: <School session={session} /> }] : []),
+        ...(session.role === "ADMIN"
+          ? [{ path: "school", element: later(<School session={session} />) }]
+          : []),
         { path: "*", element: <NotHere /> },
       ],
     },
@@ -123,6 +130,7 @@ export function App() {
           <>
             <RouterProvider router={router} />
             <SignInAgain session={who} />
+            <PageWatch />
           </>
         );
       }}

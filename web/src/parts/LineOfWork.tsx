@@ -83,7 +83,10 @@ export function LineOfWork({ id, line }: { id: string; line: Line }) {
                       )}
                       <Dot stand={stand} here={isActive} />
                     </span>
-                    <span className={`font-semibold ${ink} ${isActive ? "border-b-2 border-current" : ""}`}>
+                    <span
+                      data-title={isActive ? t(NAMES[stop]) : undefined}
+                      className={`font-semibold ${ink} ${isActive ? "border-b-2 border-current" : ""}`}
+                    >
                       {t(NAMES[stop])}
                     </span>
                     <span

@@ -1,5 +1,6 @@
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
-import { type ReactNode, useLayoutEffect, useRef, useState } from "react";
+import { type ReactNode, useEffect, useLayoutEffect, useRef, useState } from "react";
+import { flushSync } from "react-dom";
 
 const FEW = 150;
 
@@ -15,13 +16,30 @@ export function VirtualRows<T>({
   columns: number;
   children: (row: T) => ReactNode;
 }) {
-  return rows.length <= FEW ? (
+  // On paper nothing scrolls: every row is there.
+  const printing = usePrinting();
+  return rows.length <= FEW || printing ? (
     <tbody>{rows.map(children)}</tbody>
   ) : (
     <ManyRows rows={rows} height={height} columns={columns}>
       {children}
     </ManyRows>
   );
+}
+
+function usePrinting(): boolean {
+  const [printing, setPrinting] = useState(false);
+  useEffect(() => {
+    const before = () => flushSync(() => setPrinting(true));
+    const after = () => setPrinting(false);
+    window.addEventListener("beforeprint", before);
+    window.addEventListener("afterprint", after);
+    return () => {
+      window.removeEventListener("beforeprint", before);
+      window.removeEventListener("afterprint", after);
+    };
+  }, []);
+  return printing;
 }
 
 function ManyRows<T>({

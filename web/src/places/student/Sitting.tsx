@@ -151,7 +151,11 @@ function Taking({ paper }: { paper: Paper }) {
             onSay={(id, answer) => say(id, { flagged: false, ...said[id], answer })}
           />
         ) : item && current ? (
-          <section aria-label={t("Question {{n}}", { n: item.number })} key={item.id}>
+          <section
+            aria-label={t("Question {{n}}", { n: item.number })}
+            data-title={item.number > 0 ? t("Question {{n}}", { n: item.number }) : t("Reading passage")}
+            key={item.id}
+          >
             <p className="text-small text-soft">
               {item.number > 0
                 ? t("Question {{n}} of {{all}}", {

@@ -55,6 +55,7 @@ function KeyEditor({ assessment, view }: { assessment: string; view: Schemas["Ke
             key={id}
             type="button"
             aria-current={id === chosen ? "page" : undefined}
+            data-title={id === chosen ? t(name) : undefined}
             className={id === chosen ? "border-b-2 border-ink font-semibold" : "text-soft"}
             onClick={() => {
               const next = new URLSearchParams(params);

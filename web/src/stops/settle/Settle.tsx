@@ -6,6 +6,7 @@ import { useKeys } from "../../parts/Keys";
 import { Sheet } from "../../parts/Sheet";
 import { Empty, Loaded } from "../../parts/States";
 import { useTyped } from "../../parts/typed";
+import { useInView } from "../../parts/useInView";
 import { t } from "../../text";
 import { pointsInWords } from "../../text/figures";
 import { sectionQuery, useWhere } from "../Assessment";
@@ -262,8 +263,10 @@ function GroupRow({
   onChoose: () => void;
   onDecide: (share: string) => void;
 }) {
+  const row = useInView<HTMLLIElement>(here);
   return (
     <li
+      ref={row}
       className={`flex flex-wrap items-center gap-4 border-b border-rule px-6 py-4 ${here ? "border-l-4 border-l-waiting bg-waiting-wash pl-5" : ""}`}
     >
       <span className="w-10 font-script text-title font-semibold text-waiting">{group.students.length}×</span>

@@ -88,13 +88,31 @@ final class Browser implements AutoCloseable {
         return driver.getCurrentUrl().substring(address.length());
     }
 
-    /** Waits until the text is on the page. */
+    /** Waits until the page's title begins with this, or has it as one of its parts. */
+    Browser isTitled(String part) {
+        waitUntil(
+                () -> List.of(driver.getTitle().split(" · ")).contains(part),
+                "title " + part + ", not " + driver.getTitle());
+        return this;
+    }
+
+    /** Waits until something is said to whoever listens. */
+    Browser announces(String text) {
+        waitUntil(
+                () -> driver.findElements(By.cssSelector("[role='status'], [aria-live]")).stream()
+                        .anyMatch(e ->
+                                String.valueOf(e.getDomProperty("textContent")).contains(text)),
+                text + " is announced");
+        return this;
+    }
+
     /** How wide the page is, whatever the screen shows of it. */
     int width() {
         Object width = ((JavascriptExecutor) driver).executeScript("return document.documentElement.scrollWidth");
         return ((Number) Objects.requireNonNull(width)).intValue();
     }
 
+    /** Waits until the text is on the page. */
     Browser sees(String text) {
         waitUntil(() -> text().contains(text), "'" + text + "' in: " + text());
         return this;
@@ -343,7 +361,7 @@ final class Browser implements AutoCloseable {
         }
     }
 
-    /** Nothing serious that axe finds on the page as it stands; and nothing wider than the screen. */
+    /** Nothing that axe finds on the page as it stands, best practices included; and nothing wider than the screen. */
     Browser isAccessible(String view) {
         try {
             driver.executeScript(Files.readString(TestDatabase.root().resolve("web/node_modules/axe-core/axe.min.js")));
@@ -352,8 +370,8 @@ final class Browser implements AutoCloseable {
         }
         Object found = ((JavascriptExecutor) driver).executeAsyncScript("""
                 const done = arguments[arguments.length - 1];
-                axe.run(document, {runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']}).then(r => done(
-                  r.violations.filter(v => v.impact === 'serious' || v.impact === 'critical')
+                axe.run(document, {runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']}).then(r => done(
+                  r.violations
                     .map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160)).join(' | '))));""");
         assertThat((List<?>) found).as(view).isEmpty();
         Object wider = driver.executeScript("return document.documentElement.scrollWidth - window.innerWidth");
