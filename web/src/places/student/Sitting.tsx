@@ -217,11 +217,16 @@ function Taking({ paper }: { paper: Paper }) {
       <footer className="sticky bottom-0 border-t border-rule bg-paper px-4 py-3">
         <SavedState saver={saver} />
         <div className="mt-2 grid grid-cols-[1fr_2fr] gap-3">
-          <Button className="min-h-11 justify-center" disabled={at === 0} onClick={() => go(at - 1)}>
+          <Button
+            className="min-h-11 justify-center"
+            hotkey="←"
+            disabled={at === 0}
+            onClick={() => go(at - 1)}
+          >
             {t("Previous")}
           </Button>
           {at < pages.length && (
-            <Button look="strong" className="min-h-11 justify-center" onClick={() => go(at + 1)}>
+            <Button look="strong" className="min-h-11 justify-center" hotkey="→" onClick={() => go(at + 1)}>
               {at === pages.length - 1 ? t("Check and hand in") : t("Next")}
             </Button>
           )}

@@ -11,6 +11,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Told;
 import org.scholion.core.item.Item;
+import org.scholion.core.number.Fraction;
 import org.scholion.core.reason.Words;
 import org.scholion.server.access.Access;
 import org.scholion.server.course.Courses;
@@ -184,14 +185,14 @@ class Gradebook {
         Edition edition = editions.require(attempt.assessment());
         Map<String, JsonNode> responses = attempts.responsesOf(attemptId);
         Map<String, LedgerMark> current = ledger.currentOf(attemptId);
-        JsonNode counted = counted(attemptId);
+        List<@Nullable Fraction> counted = Standings.counted(edition, attempt, current);
         List<TraceItem> items = new ArrayList<>();
         for (int i = 0; i < edition.items().size(); i++) {
             Item item = edition.items().get(i);
             LedgerMark mark = current.get(item.id());
             // What was not drawn was never asked.
             if (mark != null && !attempt.leftOut().contains(item.id())) {
-                items.add(traceItem(attempt, item, edition, responses, mark, counted.path(i)));
+                items.add(traceItem(attempt, item, edition, responses, mark, counted.get(i)));
             }
         }
         return new Trace(
@@ -215,7 +216,7 @@ class Gradebook {
             Edition edition,
             Map<String, JsonNode> responses,
             LedgerMark mark,
-            JsonNode counted) {
+            @Nullable Fraction counted) {
         List<MarkView> earlier = ledger.history(attempt.id(), item.id()).stream()
                 .skip(1)
                 .map(m -> MarkView.of(item, m))
@@ -226,17 +227,7 @@ class Gradebook {
                 item.asked(),
                 Told.in(item, Attempts.answer(item, responses)),
                 MarkView.of(item, mark),
-                counted.isString() ? counted.stringValue() : null,
+                counted == null ? null : counted.toExact(),
                 earlier);
-    }
-
-    private JsonNode counted(UUID attempt) {
-        return org.scholion.server.platform.JsonColumn.read(Objects.requireNonNull(db.sql(
-                        "select s.counted from attempt x join standing s on s.school_id = x.school_id and s.attempt_id = x.id"
-                                + " where x.id = ?")
-                .param(attempt)
-                .query(String.class)
-                .optional()
-                .orElse("[]")));
     }
 }

@@ -1,9 +1,11 @@
 package org.scholion.server.key;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.draw.Draw;
 import org.scholion.core.draw.Drawing;
@@ -66,14 +68,15 @@ record PaperSums(
                 .add(i));
         List<Draw> draws = LayoutReader.draws(whole);
         List<JsonNode> asked = asked(items, drawn, draws);
+        List<JsonNode> counting = counting(whole, asked);
         return new PaperSums(
                 asked.size(),
-                sum(asked, "points").toExact(),
+                sum(counting, "points").toExact(),
                 sum(asked, "minutes").toExact(),
                 (int) asked.stream().filter(i -> !i.hasNonNull("minutes")).count(),
-                parts(whole, asked),
+                parts(whole, asked, counting),
                 weights(whole),
-                covered(items, frameworks),
+                covered(items, drawn, draws, frameworks),
                 draws.stream()
                         .map(d -> report(d, drawn.getOrDefault(d.id(), List.of()), frameworks))
                         .toList());
@@ -89,6 +92,33 @@ record PaperSums(
         return asked;
     }
 
+    /**
+     * What the maximum is made of: not what is dropped or a bonus, and of a part that counts only its best, as many as
+     * count; they have the same points, so the first stand for all.
+     */
+    private static List<JsonNode> counting(JsonNode whole, List<JsonNode> asked) {
+        Set<String> beside = new HashSet<>();
+        whole.path("adjustments").forEach(a -> {
+            if (List.of("drop", "bonus").contains(a.path("do").asString(""))) {
+                beside.add(a.path("item").asString(""));
+            }
+        });
+        List<JsonNode> counting = new ArrayList<>(asked);
+        counting.removeIf(i -> beside.contains(i.path("id").asString("")));
+        whole.path("parts").forEach(part -> {
+            List<JsonNode> own = inside(part, counting);
+            int best = part.path("best").asInt(own.size());
+            counting.removeAll(own.subList(Math.min(best, own.size()), own.size()));
+        });
+        return counting;
+    }
+
+    private static List<JsonNode> inside(JsonNode part, List<JsonNode> items) {
+        return items.stream()
+                .filter(i -> i.path("part").asString("").equals(part.path("id").asString("")))
+                .toList();
+    }
+
     private static Fraction sum(List<JsonNode> items, String field) {
         Fraction sum = Fraction.ZERO;
         for (JsonNode item : items) {
@@ -101,14 +131,13 @@ record PaperSums(
         return Fraction.parse(node.asString("")).orElse(Fraction.ZERO);
     }
 
-    private static List<PartSum> parts(JsonNode whole, List<JsonNode> items) {
+    private static List<PartSum> parts(JsonNode whole, List<JsonNode> asked, List<JsonNode> counting) {
         List<PartSum> sums = new ArrayList<>();
         whole.path("parts").forEach(part -> {
-            String id = part.path("id").asString("");
-            List<JsonNode> inside = items.stream()
-                    .filter(i -> i.path("part").asString("").equals(id))
-                    .toList();
-            sums.add(new PartSum(id, inside.size(), sum(inside, "points").toExact()));
+            sums.add(new PartSum(
+                    part.path("id").asString(""),
+                    inside(part, asked).size(),
+                    sum(inside(part, counting), "points").toExact()));
         });
         return sums;
     }
@@ -122,8 +151,12 @@ record PaperSums(
                 : null;
     }
 
-    private static List<Covered> covered(List<JsonNode> items, List<Framework> frameworks) {
+    /** What everybody is asked on a standard: of a draw, what it holds whichever way it falls. */
+    private static List<Covered> covered(
+            List<JsonNode> items, Map<String, List<JsonNode>> drawn, List<Draw> draws, List<Framework> frameworks) {
         List<Covered> covered = new ArrayList<>();
+        Set<JsonNode> pooled = new HashSet<>();
+        draws.forEach(d -> pooled.addAll(drawn.getOrDefault(d.id(), List.of())));
         for (Framework framework : frameworks) {
             Map<String, List<JsonNode>> byCode = new LinkedHashMap<>();
             items.forEach(i -> ItemCodes.withAbove(i, List.of(framework))
@@ -131,15 +164,30 @@ record PaperSums(
                             byCode.computeIfAbsent(c, x -> new ArrayList<>()).add(i)));
             for (Framework.Standard s : framework.standards()) {
                 List<JsonNode> on = byCode.getOrDefault(s.code(), List.of());
+                List<JsonNode> sure = new ArrayList<>(
+                        on.stream().filter(i -> !pooled.contains(i)).toList());
+                draws.forEach(d -> sure.addAll(surely(d, drawn.getOrDefault(d.id(), List.of()), on, s.code())));
                 covered.add(new Covered(
                         s.code(),
                         s.text(),
                         framework.withAbove(s.code()).size(),
-                        on.size(),
-                        sum(on, "points").toExact()));
+                        sure.size(),
+                        sum(sure, "points").toExact()));
             }
         }
         return covered;
+    }
+
+    /** As many of a pool's items on a standard as every draw has; they are worth the same, so the first stand for all. */
+    private static List<JsonNode> surely(Draw draw, List<JsonNode> pool, List<JsonNode> on, String code) {
+        List<JsonNode> own = pool.stream().filter(on::contains).toList();
+        int others = pool.size() - own.size();
+        int quota = draw.quotas().stream()
+                .filter(q -> q.code().equals(code))
+                .mapToInt(Draw.Quota::take)
+                .sum();
+        int sure = Math.max(0, Math.max(draw.take() - others, quota));
+        return own.subList(0, Math.min(sure, own.size()));
     }
 
     private static DrawReport report(Draw draw, List<JsonNode> items, List<Framework> frameworks) {

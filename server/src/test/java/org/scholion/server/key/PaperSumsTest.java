@@ -68,4 +68,35 @@ class PaperSumsTest {
                 .extracting(c -> c.code() + " " + c.items() + " " + c.points() + " " + c.level())
                 .containsExactly("T 2 5 1", "T1 2 5 2", "P 0 0 1");
     }
+
+    @Test
+    void the_sums_know_what_is_dropped_a_bonus_or_not_among_the_best() {
+        PaperSums sums = of("""
+                {"parts": [{"id": "A", "best": 2}, {"id": "B"}], "adjustments": [{"item": "q4", "do": "drop"}, {"item": "q5", "do": "bonus"}],
+                 "items": [
+                  {"id": "q1", "kind": "text", "part": "A", "points": "3"}, {"id": "q2", "kind": "text", "part": "A", "points": "3"},
+                  {"id": "q3", "kind": "text", "part": "A", "points": "3"}, {"id": "q4", "kind": "text", "part": "B", "points": "5"},
+                  {"id": "q5", "kind": "text", "part": "B", "points": "7"}, {"id": "q6", "kind": "text", "part": "B", "points": "1"}]}""");
+        assertThat(sums.points()).isEqualTo("7");
+        assertThat(sums.questions()).isEqualTo(6);
+        assertThat(sums.parts()).extracting(PaperSums.PartSum::points).containsExactly("6", "1");
+    }
+
+    @Test
+    void a_standard_is_covered_by_what_every_draw_asks() {
+        String paper = """
+                {"frameworks": [{"id": "f", "title": "F", "version": "1", "standards": [{"code": "T1", "text": "t"}, {"code": "T2", "text": "u"}]}],
+                 "draws": [{"id": "d", "take": 2%s}], "items": [
+                  {"id": "q1", "kind": "text", "draw": "d", "points": "2", "standards": [{"code": "T1"}]},
+                  {"id": "q2", "kind": "text", "draw": "d", "points": "2", "standards": [{"code": "T1"}]},
+                  {"id": "q3", "kind": "text", "draw": "d", "points": "2", "standards": [{"code": "T2"}]}]}""";
+        assertThat(of(paper.formatted("")).covered())
+                .extracting(PaperSums.Covered::items)
+                .as("one of T1 in every draw, T2 only by chance")
+                .containsExactly(1, 0);
+        assertThat(of(paper.formatted(", \"quotas\": [{\"code\": \"T2\", \"take\": 1}]"))
+                        .covered())
+                .extracting(PaperSums.Covered::items)
+                .containsExactly(1, 1);
+    }
 }
