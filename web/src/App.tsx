@@ -13,6 +13,7 @@ import { Result } from "./places/student/Result";
 import { Results } from "./places/student/Results";
 import { Sitting } from "./places/student/Sitting";
 import { ToDo } from "./places/student/ToDo";
+import { t } from "./text";
 import { setZone } from "./text/zone";
 
 /** A page of those who teach or administer: students never fetch it. */
@@ -41,7 +42,17 @@ const Standards = lazy(() => import("./places/standards/Standards").then((m) => 
 const CrosswalkPage = lazy(() =>
   import("./places/standards/CrosswalkPage").then((m) => ({ default: m.CrosswalkPage })),
 );
-const later = (page: ReactNode) => <Suspense fallback={<p className="p-6 text-soft">…</p>}>{page}</Suspense>;
+const later = (page: ReactNode) => (
+  <Suspense
+    fallback={
+      <main id="page" className="p-6 text-soft">
+        <p role="status">{t("Loading…")}</p>
+      </main>
+    }
+  >
+    {page}
+  </Suspense>
+);
 
 const STAFF = [
   { path: "desk", element: later(<Desk />) },

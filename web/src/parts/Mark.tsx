@@ -11,11 +11,18 @@ const INKS: Record<string, string> = {
 };
 
 /** Right, partial and wrong by shape and number, never by colour: ● 2 of 2, ◐ 1 of 2, ○ 0 of 2, – blank, … to read. */
-export function Mark({ mark }: { mark: Omit<Shown, "because" | "who"> }) {
+export function Mark({
+  mark,
+  student = false,
+}: {
+  mark: Omit<Shown, "because" | "who">;
+  /** Whether a student reads it: what waits for a teacher is no work of theirs. */
+  student?: boolean;
+}) {
   return (
     <span className={`whitespace-nowrap font-semibold ${INKS[mark.by] ?? "text-ink"}`}>
       <span aria-hidden="true">{shape(mark)} </span>
-      {words(mark)}
+      {words(mark, student)}
     </span>
   );
 }
@@ -30,14 +37,17 @@ export function shape({ state, points: got, of }: { state: string; points: strin
   return got === of ? "●" : got === "0" || got.startsWith("-") ? "○" : "◐";
 }
 
-function words({ state, points: got, of }: { state: string; points: string; of: string }): string {
+function words(
+  { state, points: got, of }: { state: string; points: string; of: string },
+  student: boolean,
+): string {
   switch (state) {
     case "blank":
       return t("no answer");
     case "settle":
-      return t("not marked yet; to settle (teacher's)");
+      return student ? t("not marked yet") : t("to settle");
     case "read":
-      return t("not marked yet; to read (teacher's)");
+      return student ? t("not marked yet") : t("to read");
     case "excused":
       return t("excused");
     default:

@@ -29,7 +29,7 @@ export function NotLoaded() {
 
 function Instead({ title, children }: { title: string; children: React.ReactNode }) {
   return (
-    <main id="page" className="mx-auto w-full max-w-2xl px-6 py-12" role="alert">
+    <main id="page" className="mx-auto w-full max-w-2xl px-6 py-12">
       <h1 className="font-script text-title font-semibold">{title}</h1>
       <div className="my-4 text-soft">{children}</div>
       <Link to="/" className="underline">

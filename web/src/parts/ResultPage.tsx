@@ -12,17 +12,21 @@ type Result = Schemas["StudentResult"];
 export function ResultPage({
   result,
   after,
+  own = false,
 }: {
   result: Result;
+  /** Whether it is the page itself; else it stands on another one. */
+  own?: boolean;
   after?: (item: Schemas["ResultItem"]) => ReactNode;
 }) {
+  const Title = own ? "h1" : "h2";
   return (
     <article>
       <header className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-2">
-        <h2 className="font-script text-[1.6rem] font-semibold">
+        <Title className="font-script text-[1.6rem] font-semibold">
           {result.title}{" "}
           <span className="ml-2 font-sans text-body font-normal text-soft">{result.student}</span>
-        </h2>
+        </Title>
         {result.score !== null && result.possible !== null && (
           <p>
             <strong className="font-script text-[2rem] font-semibold">{points(result.score)}</strong>{" "}
@@ -64,7 +68,7 @@ export function ResultPage({
             <div className="col-start-2 sm:col-start-3">
               {item.mark && (
                 <>
-                  <Mark mark={item.mark} />
+                  <Mark mark={item.mark} student />
                   <p className="text-small">{item.comment || item.mark.because}</p>
                   {item.comment && item.mark.state === "scored" && (
                     <p className="text-small text-soft">{item.mark.because}</p>

@@ -15,10 +15,12 @@ export class Rescue {
 
   constructor() {
     document.addEventListener("focusin", this.note);
+    document.addEventListener("focusout", this.left);
   }
 
   end() {
     document.removeEventListener("focusin", this.note);
+    document.removeEventListener("focusout", this.left);
   }
 
   private note = (event: FocusEvent) => {
@@ -27,6 +29,16 @@ export class Rescue {
       this.at = target;
       this.places = placesOf(target);
     }
+  };
+
+  /** Who leaves by themselves has lost nothing. */
+  private left = (event: FocusEvent) => {
+    const from = event.target;
+    setTimeout(() => {
+      if (from === this.at && from instanceof HTMLElement && from.isConnected && !from.matches(":disabled")) {
+        this.at = null;
+      }
+    });
   };
 
   /** Looks whether the focus was lost, and by whom. A click beside everything loses nothing. */

@@ -41,7 +41,7 @@ export function Assessment() {
       {(h) => (
         <>
           {h.keyOnly && !pathname.endsWith("/key") && <Navigate to={`/a/${assessment}/key`} replace />}
-          <div className="border-b border-rule px-4 pt-4 pb-3 lg:px-6">
+          <section aria-label={t("The assessment")} className="border-b border-rule px-4 pt-4 pb-3 lg:px-6">
             <div className="mb-2 flex flex-wrap items-baseline gap-x-4">
               <h1 className="font-script text-title font-semibold">{h.title}</h1>
               {h.keyOnly ? (
@@ -56,7 +56,7 @@ export function Assessment() {
               )}
             </div>
             {!h.keyOnly && <LineOfWork id={assessment} line={h.line} />}
-          </div>
+          </section>
           <Outlet />
         </>
       )}

@@ -33,6 +33,7 @@ export function Result() {
               · {t("Handed back {{when}}", { when: moment(view.handedAt) })}
             </p>
             <ResultPage
+              own
               result={view.result}
               after={(item) => <Asked queries={view.queries} item={item.item} />}
             />

@@ -26,7 +26,7 @@ export function SittingTimes({
   return (
     <MarginPart title={t("Times")}>
       {sittings.map((s) => (
-        <details key={s.id + s.opens + s.closes + s.minutes} className="mb-2">
+        <details key={s.id} className="mb-2">
           <summary className="cursor-pointer font-semibold">
             {t("Change the times of {{section}}", { section: name(s) })}
           </summary>

@@ -74,7 +74,7 @@ export function ChoiceKey({ item, onChange, single = false }: KeyProps & { singl
             <button
               type="button"
               aria-pressed={last.includes(o.id)}
-              aria-label={t("Keep option {{letter}} last when options are shuffled", {
+              aria-label={t("Keep last: option {{letter}}", {
                 letter: String.fromCharCode(65 + i),
               })}
               title={t("Keep this option last when options are shuffled")}
@@ -89,7 +89,10 @@ export function ChoiceKey({ item, onChange, single = false }: KeyProps & { singl
             </button>
             {options.length > 2 && (
               <TextButton className="text-small text-soft" onClick={() => remove(o.id)}>
-                {t("Remove")}
+                {t("Remove")}{" "}
+                <span className="sr-only">
+                  {t("option {{letter}}", { letter: String.fromCharCode(65 + i) })}
+                </span>
               </TextButton>
             )}
           </li>

@@ -49,7 +49,7 @@ export function NumberKey({ item, onChange }: KeyProps) {
               className="ml-auto text-small text-soft"
               onClick={() => onChange({ ...item, accept: accept.filter((_, n) => n !== i) })}
             >
-              {t("Remove")}
+              {t("Remove")} <span className="sr-only">{t("entry {{n}}", { n: i + 1 })}</span>
             </TextButton>
           </li>
         ))}

@@ -43,7 +43,7 @@ export function TextKey({ item, onChange }: KeyProps) {
                 className="text-small text-soft"
                 onClick={() => onChange({ ...item, accept: accept.filter((_, n) => n !== i) })}
               >
-                {t("Remove")}
+                {t("Remove")} <span className="sr-only">{t("entry {{n}}", { n: i + 1 })}</span>
               </TextButton>
             </li>
           ))}
@@ -78,7 +78,7 @@ export function TextKey({ item, onChange }: KeyProps) {
                 className="font-sans text-small text-soft"
                 onClick={() => onChange({ ...item, reject: reject.filter((_, n) => n !== i) })}
               >
-                {t("Remove")}
+                {t("Remove")} <span className="sr-only">{t("entry {{n}}", { n: i + 1 })}</span>
               </TextButton>
             </li>
           ))}

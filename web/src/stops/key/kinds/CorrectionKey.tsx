@@ -45,7 +45,7 @@ export function CorrectionKey({ item, onChange }: KeyProps) {
                 )
               }
             >
-              {t("Remove")}
+              {t("Remove")} <span className="sr-only">{t("entry {{n}}", { n: i + 1 })}</span>
             </TextButton>
           </li>
         ))}

@@ -43,7 +43,7 @@ export function MathsLines({
             className="pt-2 text-small text-soft"
             onClick={() => set(accept.filter((_, n) => n !== i))}
           >
-            {t("Remove")}
+            {t("Remove")} <span className="sr-only">{t("entry {{n}}", { n: i + 1 })}</span>
           </TextButton>
         </div>
       ))}

@@ -37,7 +37,7 @@ export function OrderKey({ item, onChange }: KeyProps) {
               className="text-small text-soft"
               onClick={() => set(tokens.filter((o) => o.id !== token.id))}
             >
-              {t("Remove")}
+              {t("Remove")} <span className="sr-only">{token.text}</span>
             </TextButton>
           </>
         )}

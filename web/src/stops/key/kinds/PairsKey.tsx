@@ -204,7 +204,7 @@ function Name({
         onChange={(e) => onText(e.target.value)}
       />
       <TextButton className="text-small text-soft" onClick={onOut}>
-        {t("Remove")}
+        {t("Remove")} <span className="sr-only">{label}</span>
       </TextButton>
     </span>
   );

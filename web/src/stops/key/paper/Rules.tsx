@@ -120,7 +120,7 @@ function Curve({ grading, faults, onChange }: RulesProps) {
               />
             )}
             <TextButton className="text-small text-soft" onClick={() => set(steps.filter((_, n) => n !== i))}>
-              {t("Remove")}
+              {t("Remove")} <span className="sr-only">{t("step {{n}}", { n: i + 1 })}</span>
             </TextButton>
             {faults
               .filter((f) => f.path.startsWith(`grading.curve[${i}]`))

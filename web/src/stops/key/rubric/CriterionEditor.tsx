@@ -44,7 +44,11 @@ export function CriterionEditor({
         />
         <span className="flex gap-3 pb-2 text-small">
           <TextButton onClick={onCopy}>{t("copy")}</TextButton>
-          {onRemove && <TextButton onClick={onRemove}>{t("Remove")}</TextButton>}
+          {onRemove && (
+            <TextButton onClick={onRemove}>
+              {t("Remove")} <span className="sr-only">{criterion.title}</span>
+            </TextButton>
+          )}
         </span>
       </div>
       <ol className="my-2">
@@ -70,7 +74,7 @@ export function CriterionEditor({
                 className="text-small text-soft"
                 onClick={() => set(levels.filter((_, n) => n !== i))}
               >
-                {t("Remove")}
+                {t("Remove")} <span className="sr-only">{criterion.title}</span>
               </TextButton>
             )}
           </li>

@@ -96,6 +96,14 @@ final class Browser implements AutoCloseable {
         return this;
     }
 
+    /** Waits until nothing of the page is still to come. */
+    Browser isLoaded() {
+        waitUntil(
+                () -> !driver.findElements(By.id("page")).isEmpty() && !text().contains("Loading…"),
+                "the page is loaded");
+        return this;
+    }
+
     /** Waits until something is said to whoever listens. */
     Browser announces(String text) {
         waitUntil(

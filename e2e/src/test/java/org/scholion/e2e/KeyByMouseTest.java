@@ -95,7 +95,7 @@ class KeyByMouseTest {
         Path large = dir.resolve("sea.png");
         Files.write(large, new byte[30_000_000]);
         aud.click(BEGIN, "on a picture").asks("Show it.").choose(large);
-        aud.sees("“sea.png” has 30 MB; at most 10 MB are taken.").choose(Papers.sketch(dir));
+        aud.sees("“sea.png” is 30 MB. The limit is 10 MB.").choose(Papers.sketch(dir));
         aud.type("Description of the picture, for people who cannot see it", "A ledge.");
         aud.sees("Saved").seesPictures();
         new Select(aud.field("draw a")).selectByVisibleText("rectangle");

@@ -48,7 +48,7 @@ class SliceTest {
         aud.sees("Examples, checked again");
 
         aud.press("n");
-        aud.asks("How far is 2 h at 5 kn?").clickButton("type the value");
+        aud.asks("How far is 2 h at 5 kn?").clickButton("Type the value");
         aud.type("value", "10")
                 .type("tolerance, such as 0.1 or 2%", "0.1")
                 .type("Unit (leave empty for a number alone)", "nmi");

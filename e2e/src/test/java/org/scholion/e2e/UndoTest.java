@@ -10,6 +10,7 @@ import org.scholion.server.testing.Scholion;
 /** What was done is taken back where it was done: by reading, by edit, by decision, by sitting. */
 @ExtendWith(Scholion.class)
 class UndoTest {
+
     @Test
     void reads_u_takes_back_the_last_saved_reading_and_goes_to_it_also_after_a_reload(Scholion.Running school) {
         Lesson lesson = Lesson.given(school, "Undone readings", "A")
@@ -19,14 +20,14 @@ class UndoTest {
             aud.signIn("Aud Meller")
                     .open("/a/" + lesson.id + "/read?names=shown")
                     .sees("2 of 2 unread");
-            aud.sees("Because two.")
+            aud.sees("Because one.")
                     .press("1", "1", Keys.ENTER)
-                    .sees("Because one.")
+                    .sees("Because two.")
                     .sees("1 of 2 unread");
-            aud.press("1", "1", Keys.ENTER).sees("0 of 2 unread");
-            aud.press("u").sees("1 of 2 unread").sees("Because one.");
+            aud.press("1", "1", Keys.ENTER).sees("all read");
+            aud.press("u").sees("1 of 2 unread").sees("Because two.");
             aud.open("/a/" + lesson.id + "/read?names=shown").sees("1 of 2 unread");
-            aud.press("u").sees("2 of 2 unread").sees("Because two.").hasNoErrors();
+            aud.press("u").sees("2 of 2 unread").sees("Because one.").hasNoErrors();
         }
     }
 
@@ -38,7 +39,10 @@ class UndoTest {
             aud.press("o").asks("Why does it ebb?").sees("Saved");
             aud.press("u").seesNot("Why does it ebb?").pause();
             aud.hasValue("Question text", "");
-            aud.press(Keys.chord(Keys.SHIFT, "u")).hasValue("Question text", "Why does it ebb?");
+            aud.evaluate(
+                    "document.body.dispatchEvent(new KeyboardEvent('keydown', {key: 'U', shiftKey: true, bubbles: true}));"
+                            + "return 1");
+            aud.hasValue("Question text", "Why does it ebb?");
             aud.clickButton("Undo").hasValue("Question text", "").clickButton("Redo");
             aud.hasValue("Question text", "Why does it ebb?").sees("Saved");
         }
