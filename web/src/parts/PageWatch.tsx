@@ -14,6 +14,7 @@ export function PageWatch() {
     const look = () => {
       frame = 0;
       rescue.look();
+      reachable(document);
       const title = titleOf(document);
       if (title !== last) {
         document.title = title;
@@ -47,6 +48,16 @@ export function PageWatch() {
       {said}
     </p>
   );
+}
+
+/** What scrolls sideways can be reached and scrolled from the keyboard. */
+function reachable(page: ParentNode) {
+  for (const e of page.querySelectorAll<HTMLElement>('[class~="overflow-x-auto"]')) {
+    const scrolls = e.scrollWidth > e.clientWidth;
+    if (scrolls !== e.hasAttribute("tabindex")) {
+      scrolls ? e.setAttribute("tabindex", "0") : e.removeAttribute("tabindex");
+    }
+  }
 }
 
 /** Parts that name themselves, the heading, and whose application it is. */

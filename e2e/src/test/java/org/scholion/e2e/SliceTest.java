@@ -77,7 +77,7 @@ class SliceTest {
         tamsin.click("label", "At springs").sees("Saved").clickButton("Next");
         tamsin.sees("Question 2 of 4").field("Your answer").sendKeys("rescue knot");
         tamsin.clickButton("Come back to this").sees("Saved").clickButton("Next");
-        aud.sees("working");
+        aud.sees("in progress");
         tamsin.field("Your answer").sendKeys("10 nmi");
         tamsin.offline(true).field("Your answer").sendKeys(" ");
         tamsin.sees("No connection. You can keep working.").offline(false).sees("Saved");

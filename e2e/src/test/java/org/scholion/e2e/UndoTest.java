@@ -26,7 +26,7 @@ class UndoTest {
                     .sees("1 of 2 unread");
             aud.press("1", "1", Keys.ENTER).sees("all read");
             aud.press("u").sees("1 of 2 unread").sees("Because two.");
-            aud.open("/a/" + lesson.id + "/read?names=shown").sees("1 of 2 unread");
+            aud.open("/a/" + lesson.id + "/read?names=shown").sees("Because two.");
             aud.press("u").sees("2 of 2 unread").sees("Because one.").hasNoErrors();
         }
     }
