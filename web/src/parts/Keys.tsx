@@ -84,7 +84,7 @@ export function useKeys(acts: KeyAct[]) {
 export function Kbd({ children, inverse = false }: { children: ReactNode; inverse?: boolean }) {
   return (
     <kbd
-      className={`rounded-corner border px-1 font-sans text-small font-normal leading-tight ${inverse ? "border-rule-strong bg-ink text-sheet" : "border-rule bg-sheet text-ink"}`}
+      className={`rounded-corner border px-1 font-sans text-small whitespace-nowrap font-normal leading-tight ${inverse ? "border-rule-strong bg-ink text-sheet" : "border-rule bg-sheet text-ink"}`}
     >
       {children}
     </kbd>
