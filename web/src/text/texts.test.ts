@@ -7,25 +7,21 @@ const SOURCES = import.meta.glob("../**/*.{ts,tsx}", {
   eager: true,
 }) as Record<string, string>;
 
-/** Every text that a screen hands to the catalogue as it is written. */
-const TEXTS = Object.entries(SOURCES)
-  .filter(([file]) => !file.includes(".test.") && !file.includes("schema"))
-  .flatMap(([file, source]) =>
-    [...source.matchAll(/"((?:[^"\\\n]|\\.)*)"/g)].map(([, text = ""]) => ({
-      file,
-      text: JSON.parse(`"${text}"`) as string,
-    })),
-  );
+/** What a pattern finds in the sources of the screens. */
+const found = (pattern: RegExp) =>
+  Object.entries(SOURCES)
+    .filter(([file]) => !file.includes(".test.") && !file.includes("schema"))
+    .flatMap(([file, source]) =>
+      [...source.matchAll(pattern)].map(([, text = ""]) => ({
+        file,
+        text: JSON.parse(`"${text}"`) as string,
+      })),
+    );
 
-/** Of these, the ones that are translated: in `t("…")`, or with a value in them. */
-const translated = Object.entries(SOURCES)
-  .filter(([file]) => !file.includes(".test."))
-  .flatMap(([file, source]) =>
-    [...source.matchAll(/\bt\(\s*"((?:[^"\\\n]|\\.)*)"/g)].map(([, text = ""]) => ({
-      file,
-      text: JSON.parse(`"${text}"`) as string,
-    })),
-  );
+const TEXTS = found(/"((?:[^"\\\n]|\\.)*)"/g);
+
+/** Of these, the ones that are translated as they are written. */
+const translated = found(/\bt\(\s*"((?:[^"\\\n]|\\.)*)"/g);
 
 describe("the texts of the screens", () => {
   it("are found by this test", () => {

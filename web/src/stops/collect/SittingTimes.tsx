@@ -2,12 +2,11 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, ok, type Schemas } from "../../api/client";
 import { Button, TextButton } from "../../parts/Button";
-import { Field } from "../../parts/Field";
 import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
-import { fieldTime, fromField, zone } from "../../text/zone";
 import { useHeader } from "../Assessment";
+import { TimesFields, useTimes } from "./TimesFields";
 
 type Line = Schemas["SittingLine"];
 
@@ -39,9 +38,11 @@ export function SittingTimes({
 
 function TimesForm({ sitting, section, begun }: { sitting: Line; section: string; begun: boolean }) {
   const client = useQueryClient();
-  const [opens, setOpens] = useState(fieldTime(new Date(sitting.opens)));
-  const [closes, setCloses] = useState(fieldTime(new Date(sitting.closes)));
-  const [minutes, setMinutes] = useState(sitting.minutes === null ? "" : String(sitting.minutes));
+  const { times, setTimes, asked } = useTimes(() => ({
+    opens: new Date(sitting.opens),
+    closes: new Date(sitting.closes),
+    minutes: sitting.minutes,
+  }));
   const again = () => client.invalidateQueries({ queryKey: ["assessment"] });
   const path = { params: { path: { sitting: sitting.id } } };
   const save = useMutation({
@@ -49,11 +50,7 @@ function TimesForm({ sitting, section, begun }: { sitting: Line; section: string
       ok(
         api.PUT("/api/sittings/{sitting}/times", {
           ...path,
-          body: {
-            opens: fromField(opens).toISOString(),
-            closes: fromField(closes).toISOString(),
-            minutes: minutes ? Number(minutes) : null,
-          },
+          body: asked(),
         }),
       ),
     onSuccess: again,
@@ -68,27 +65,10 @@ function TimesForm({ sitting, section, begun }: { sitting: Line; section: string
   const [sure, setSure] = useState(false);
   return (
     <div className="mt-2 grid gap-2">
-      <Field
-        label={t("Opens ({{zone}})", { zone: zone() })}
-        type="datetime-local"
-        value={opens}
-        onChange={(e) => setOpens(e.target.value)}
-      />
-      <Field
-        label={t("Closes ({{zone}})", { zone: zone() })}
-        type="datetime-local"
-        value={closes}
-        onChange={(e) => setCloses(e.target.value)}
-      />
-      <Field
-        label={t("Time limit in minutes (leave empty for none)")}
-        inputMode="numeric"
-        value={minutes}
-        onChange={(e) => setMinutes(e.target.value.replace(/\D/g, ""))}
-      />
+      <TimesFields times={times} onChange={setTimes} />
       <Trouble error={save.error ?? withdraw.error} />
       <div className="flex flex-wrap items-center gap-3">
-        <Button disabled={!opens || !closes || save.isPending} onClick={() => save.mutate()}>
+        <Button disabled={!times.opens || !times.closes || save.isPending} onClick={() => save.mutate()}>
           {t("Save these times")}
         </Button>
         {!begun && !sure && (

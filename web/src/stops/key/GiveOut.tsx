@@ -3,13 +3,12 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { api, ok } from "../../api/client";
 import { Button } from "../../parts/Button";
-import { Field } from "../../parts/Field";
 import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
-import { fieldTime, fromField, zone } from "../../text/zone";
 import { useHeader } from "../Assessment";
 import { type PaperAfter, PaperAfterChoice } from "../collect/PaperAfter";
+import { TimesFields, useTimes } from "../collect/TimesFields";
 import { placeOnPaper } from "./place";
 import type { useDraft } from "./useDraft";
 
@@ -41,9 +40,11 @@ function GiveOutForm({ assessment, waiting }: { assessment: string; waiting: boo
   const header = useHeader(assessment, null);
   const free = header.data?.sections.filter((s) => !s.given) ?? [];
   const [section, setSection] = useState("");
-  const [opens, setOpens] = useState(() => fieldTime(new Date()));
-  const [closes, setCloses] = useState(() => fieldTime(new Date(Date.now() + 60 * 60_000)));
-  const [minutes, setMinutes] = useState("");
+  const { times, setTimes, asked } = useTimes(() => ({
+    opens: new Date(),
+    closes: new Date(Date.now() + 60 * 60_000),
+    minutes: null,
+  }));
   const [paperAfter, setPaperAfter] = useState<PaperAfter>("WHEN_ALL_CLOSED");
   const chosen = section || free[0]?.id || "";
   const give = useMutation({
@@ -53,9 +54,7 @@ function GiveOutForm({ assessment, waiting }: { assessment: string; waiting: boo
           params: { path: { assessment } },
           body: {
             section: chosen,
-            opens: fromField(opens).toISOString(),
-            closes: fromField(closes).toISOString(),
-            minutes: minutes ? Number(minutes) : null,
+            ...asked(),
             paperAfter,
           },
         }),
@@ -86,24 +85,7 @@ function GiveOutForm({ assessment, waiting }: { assessment: string; waiting: boo
             ))}
           </select>
         </label>
-        <Field
-          label={t("Opens ({{zone}})", { zone: zone() })}
-          type="datetime-local"
-          value={opens}
-          onChange={(e) => setOpens(e.target.value)}
-        />
-        <Field
-          label={t("Closes ({{zone}})", { zone: zone() })}
-          type="datetime-local"
-          value={closes}
-          onChange={(e) => setCloses(e.target.value)}
-        />
-        <Field
-          label={t("Time limit in minutes (leave empty for none)")}
-          inputMode="numeric"
-          value={minutes}
-          onChange={(e) => setMinutes(e.target.value.replace(/\D/g, ""))}
-        />
+        <TimesFields times={times} onChange={setTimes} />
         <PaperAfterChoice value={paperAfter} onChange={setPaperAfter} />
       </div>
       <Trouble error={give.error} />

@@ -155,7 +155,8 @@ function Reader({
       }
     },
     onError: (error) => {
-      if (error instanceof Problem && error.code !== "offline") {
+      // What cannot be taken back any more; after a cut or a sign-in it is tried again.
+      if (error instanceof Problem && error.status === 409) {
         setMade(made.slice(0, -1));
       }
     },

@@ -1,3 +1,4 @@
+import { same } from "../../../parts/same";
 import { freeId, type Item, isLetters } from "../definition";
 
 /** The alphabets that a row's letters can be taken from. The second one is that of some printed tests' even rows. */
@@ -49,7 +50,7 @@ export function losing(rows: Item[], apply: (item: Item) => Item): Item[] {
 }
 
 const hasItsKey = (was: Item, now: Item): boolean =>
-  was.kind === now.kind && JSON.stringify(was.key ?? was.accept) === JSON.stringify(now.key ?? now.accept);
+  was.kind === now.kind && same(was.key ?? was.accept, now.key ?? now.accept);
 
 function bare(item: Item, kind: RowKind, letters: string[]): Item {
   const { id, points, standards, part, tags } = item;

@@ -9,23 +9,10 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
-import org.scholion.server.testing.Visitor;
 
 /** Everyone can use it: from the keyboard, with a screen reader, on a small screen, with large text. */
 @ExtendWith(Scholion.class)
 class EverybodyTest {
-    private static String demo(Scholion.Running school, String title) {
-        Visitor aud = school.as("Aud Meller");
-        String course = aud.get("/api/courses").ok().get(0).get("id").stringValue();
-        return aud.get("/api/courses/" + course + "/assessments")
-                .ok()
-                .valueStream()
-                .filter(a -> a.get("title").stringValue().startsWith(title))
-                .map(a -> "/a/" + a.get("id").stringValue())
-                .findFirst()
-                .orElseThrow();
-    }
-
     @Test
     void keys_of_a_single_letter_are_turned_off_and_on_by_the_person(Scholion.Running school) {
         Lesson lesson = Lesson.given(school, "Without shortcuts", "A")
@@ -48,7 +35,7 @@ class EverybodyTest {
 
     @Test
     void each_page_has_its_own_title_and_one_heading_and_a_change_is_announced(Scholion.Running school) {
-        String tides = demo(school, "Tides");
+        String tides = Papers.demo(school, "Tides");
         try (Browser aud = new Browser(school.address(), 1280, 800)) {
             aud.signIn("Aud Meller").sees("piles are waiting");
             for (Map.Entry<String, String> page : Map.of(
@@ -99,7 +86,7 @@ class EverybodyTest {
 
     @Test
     void at_320_pixels_and_with_large_text_nothing_scrolls_sideways_but_tables(Scholion.Running school) {
-        String tides = demo(school, "Tides");
+        String tides = Papers.demo(school, "Tides");
         try (Browser aud = new Browser(school.address(), 320, 640)) {
             aud.signIn("Aud Meller").sees("piles are waiting");
             for (String page : List.of(

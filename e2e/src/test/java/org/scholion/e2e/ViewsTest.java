@@ -5,23 +5,11 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
 import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.TestDatabase;
-import org.scholion.server.testing.Visitor;
 import tools.jackson.databind.JsonNode;
 
 /** Every main view on the demo's data, at the sizes that people have, with axe; and the pictures of the README. */
 @ExtendWith(Scholion.class)
 class ViewsTest {
-    private static String assessment(Scholion.Running school, String title) {
-        Visitor aud = school.as("Aud Meller");
-        String words = title.replace(" ", "+");
-        for (JsonNode found : aud.get("/api/find?words=" + words).ok()) {
-            if (found.get("kind").stringValue().equals("assessment")) {
-                return "/a/" + found.get("id").stringValue();
-            }
-        }
-        throw new AssertionError(title);
-    }
-
     private static String section(Scholion.Running school, String assessment, String letter) {
         for (JsonNode s : school.as("Aud Meller")
                 .get("/api/assessments/" + assessment.substring(3))
@@ -36,7 +24,7 @@ class ViewsTest {
 
     @Test
     void the_teachers_views_are_whole_and_accessible(Scholion.Running school) {
-        String tides = assessment(school, "Tides and tidal streams");
+        String tides = Papers.demo(school, "Tides and tidal streams");
         String b = section(school, tides, "B");
         try (Browser aud = new Browser(school.address(), 1280, 800)) {
             aud.open("/").sees("made-up school").isAccessible("Sign in");
@@ -48,7 +36,7 @@ class ViewsTest {
             aud.open(tides + "/key?item=q3").sees("How this scores").sees("Known wrong answers");
             aud.field("Your answer").sendKeys("the Bow line");
             aud.sees("matches the pattern").isAccessible("Key").picture("key");
-            aud.open(assessment(school, "Passage planning") + "/collect")
+            aud.open(Papers.demo(school, "Passage planning") + "/collect")
                     .sees("closes in")
                     .isAccessible("Collect")
                     .picture("collect");
@@ -64,11 +52,11 @@ class ViewsTest {
                     .press("2", "1")
                     .isAccessible("Read")
                     .picture("read");
-            aud.open(assessment(school, "Lights and shapes") + "/examine")
+            aud.open(Papers.demo(school, "Lights and shapes") + "/examine")
                     .sees("stronger students do worse")
                     .isAccessible("Examine")
                     .picture("examine");
-            aud.open(assessment(school, "Buoyage") + "/hand-back")
+            aud.open(Papers.demo(school, "Buoyage") + "/hand-back")
                     .sees("What they see")
                     .sees("Decided by the answer key");
             aud.isAccessible("Hand back").picture("hand-back");
@@ -86,8 +74,8 @@ class ViewsTest {
 
     @Test
     void the_views_of_a_key_and_the_bank_are_whole_and_accessible(Scholion.Running school) {
-        String letters = assessment(school, "Collision rules, printed paper");
-        String approach = assessment(school, "Harbour approach");
+        String letters = Papers.demo(school, "Collision rules, printed paper");
+        String approach = Papers.demo(school, "Harbour approach");
         try (Browser aud = new Browser(school.address(), 1280, 800)) {
             aud.signIn("Aud Meller").open(letters + "/key?view=letters").sees("25 of 25");
             aud.sees("25 questions, 29 points").isAccessible("Letter key").picture("letter-key");
@@ -119,7 +107,7 @@ class ViewsTest {
         org.junit.jupiter.api.Assumptions.assumeTrue(java.nio.file.Files.exists(file));
         try (Browser aud = new Browser(school.address(), 1280, 800)) {
             aud.signIn("Aud Meller")
-                    .open(assessment(school, "Evening test") + "/bring-in")
+                    .open(Papers.demo(school, "Evening test") + "/bring-in")
                     .choose(file);
             aud.sees("problems")
                     .sees("Kofi Sande is also in row")

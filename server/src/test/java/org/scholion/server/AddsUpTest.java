@@ -157,19 +157,7 @@ class AddsUpTest {
                 .get("items")
                 .forEach(i -> i.asObject()
                         .put("part", List.of("q1", "q2").contains(i.get("id").stringValue()) ? "A" : "B"));
-        lesson.teacher
-                .put(
-                        lesson.path("/key"),
-                        Map.of(
-                                "definition",
-                                Lesson.plain(definition),
-                                "revision",
-                                lesson.teacher
-                                        .get(lesson.path("/key"))
-                                        .ok()
-                                        .get("revision")
-                                        .intValue()))
-                .ok();
+        lesson.holds(definition);
         lesson.giveOut("A").ok();
         Visitor lotte = school.as("Lotte Marrin");
         JsonNode paper =

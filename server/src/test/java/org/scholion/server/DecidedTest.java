@@ -22,6 +22,10 @@ class DecidedTest {
                 .sits("Rosa Ellery", null, "rescue knots", "10", null);
     }
 
+    private static void decide(Lesson lesson, Map<String, Object> decision) {
+        lesson.teacher.post(lesson.path("/doubts"), decision).ok();
+    }
+
     private static JsonNode decided(Lesson lesson, String item) {
         return lesson.teacher.get(lesson.path("/doubts/decided?item=" + item)).ok();
     }
@@ -41,9 +45,7 @@ class DecidedTest {
             Scholion.Running school) {
         Lesson lesson = lesson(school, "Stays in view");
         assertThat(decided(lesson, "q2")).isEmpty();
-        lesson.teacher
-                .post(lesson.path("/doubts"), lesson.decision("q2", "rescue knot", "1/2", "EXACT"))
-                .ok();
+        decide(lesson, lesson.decision("q2", "rescue knot", "1/2", "EXACT"));
         JsonNode groups = decided(lesson, "q2");
         JsonNode group = groups.get(0);
         assertThat(group.get("shown").stringValue()).isEqualTo("rescue knot");
@@ -61,13 +63,9 @@ class DecidedTest {
     void deciding_differently_replaces_the_decision_in_the_key_instead_of_contradicting_it(
             Scholion.Running school, Standings standings) {
         Lesson lesson = lesson(school, "Differently");
-        lesson.teacher
-                .post(lesson.path("/doubts"), lesson.decision("q2", "rescue knot", "1", "EXACT"))
-                .ok();
+        decide(lesson, lesson.decision("q2", "rescue knot", "1", "EXACT"));
         JsonNode group = decided(lesson, "q2").get(0);
-        lesson.teacher
-                .post(lesson.path("/doubts"), again(group, "q2", "0", "EXACT"))
-                .ok();
+        decide(lesson, again(group, "q2", "0", "EXACT"));
         assertThat(lesson.mark("Kofi Sande", "q2").get("points").stringValue()).isEqualTo("0");
         JsonNode key = lesson.teacher
                 .get(lesson.path("/key"))
@@ -84,15 +82,11 @@ class DecidedTest {
     void a_decision_that_the_key_cannot_list_is_seen_in_the_key_and_replaced_by_the_next(
             Scholion.Running school, Standings standings) {
         Lesson lesson = lesson(school, "Not listed");
-        lesson.teacher
-                .post(lesson.path("/doubts"), lesson.decision("q3", "ten", "1", "EXACT"))
-                .ok();
+        decide(lesson, lesson.decision("q3", "ten", "1", "EXACT"));
         JsonNode group = decided(lesson, "q3").get(0);
         assertThat(group.get("shown").stringValue()).isEqualTo("ten");
         assertThat(group.get("these").booleanValue()).isFalse();
-        lesson.teacher
-                .post(lesson.path("/doubts"), again(group, "q3", "1/4", "EXACT"))
-                .ok();
+        decide(lesson, again(group, "q3", "1/4", "EXACT"));
         assertThat(decided(lesson, "q3")).hasSize(1);
         assertThat(lesson.mark("Tamsin Orrel", "q3").get("points").stringValue())
                 .isEqualTo("0.5");
@@ -103,9 +97,7 @@ class DecidedTest {
     void a_decision_made_on_marks_that_moved_meanwhile_is_refused_also_when_the_group_was_decided(
             Scholion.Running school) {
         Lesson lesson = lesson(school, "Twice");
-        lesson.teacher
-                .post(lesson.path("/doubts"), lesson.decision("q2", "rescue knot", "1", "EXACT"))
-                .ok();
+        decide(lesson, lesson.decision("q2", "rescue knot", "1", "EXACT"));
         JsonNode group = decided(lesson, "q2").get(0);
         school.as("Halvard Quist")
                 .post(lesson.path("/doubts"), again(group, "q2", "1/2", "EXACT"))

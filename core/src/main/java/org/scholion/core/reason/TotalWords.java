@@ -50,19 +50,19 @@ final class TotalWords {
     static String attained(Reason r) {
         String how = switch (r.code()) {
             case ATTAINED_NOTHING -> "no evidence yet";
-            case ATTAINED_SHARE -> points(r) + " over " + count(r, "assessments", "assessment");
-            case ATTAINED_LATEST -> points(r) + " in the last " + count(r, "last", "assessment");
-            case ATTAINED_BEST -> points(r) + " in the best of " + count(r, "assessments", "assessment");
+            case ATTAINED_SHARE -> points(r) + " over " + Words.counted(r, "assessments", "assessment");
+            case ATTAINED_LATEST -> points(r) + " in the last " + Words.counted(r, "last", "assessment");
+            case ATTAINED_BEST -> points(r) + " in the best of " + Words.counted(r, "assessments", "assessment");
             case ATTAINED_DECAY ->
                 "each newer result counts " + r.word("weight") + " and everything before it the rest ("
                         + String.join("%, ", r.words("percents")) + "%)";
             default ->
-                r.word("reached") + " of the last " + count(r, "last", "result") + " reach the level; "
+                r.word("reached") + " of the last " + Words.counted(r, "last", "result") + " reach the level; "
                         + r.word("asked") + (r.amount("asked").equals(Fraction.ONE) ? " is" : " are") + " needed";
         };
         String percent = r.has("percent") ? ": " + r.word("percent") + "%" : "";
         String few = r.has("needed")
-                ? "; no level yet: " + count(r, "pieces", "piece") + " of evidence, " + r.word("needed")
+                ? "; no level yet: " + Words.counted(r, "pieces", "piece") + " of evidence, " + r.word("needed")
                         + (r.amount("needed").equals(Fraction.ONE) ? " is" : " are") + " needed"
                 : "";
         return how + percent + few;
@@ -70,9 +70,5 @@ final class TotalWords {
 
     private static String points(Reason r) {
         return r.word("score") + " of " + Words.counted(r, "possible", "point");
-    }
-
-    private static String count(Reason r, String name, String one) {
-        return r.word(name) + " " + (r.amount(name).equals(Fraction.ONE) ? one : one + "s");
     }
 }

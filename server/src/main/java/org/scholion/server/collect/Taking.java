@@ -175,7 +175,7 @@ public class Taking {
                         editions.idOf(sitting.assessment, edition.number()),
                         Attempt.Way.SCREEN),
                 now);
-        attempts.leaveOut(attempt, Drawn.leftOut(edition, attempt));
+        attempts.leaveOut(List.of(attempt), Drawn.leftOut(edition, attempt));
         events.say("assessment:" + sitting.assessment);
         return attempt;
     }

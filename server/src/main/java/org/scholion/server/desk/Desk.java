@@ -269,7 +269,7 @@ class Desk {
                 .query(String.class)
                 .single();
         int flags = examination.flagged(assessment, section);
-        Line line = Line.of(all, counts.editions(me.id()).get(assessment), section, flags);
+        Line line = Line.of(all, counts.edition(assessment), section, flags);
         return new AssessmentHeader(assessment, facts.title(), facts.course(), course, sections, line, false);
     }
 

@@ -185,14 +185,15 @@ class Gradebook {
         Edition edition = editions.require(attempt.assessment());
         Map<String, JsonNode> responses = attempts.responsesOf(attemptId);
         Map<String, LedgerMark> current = ledger.currentOf(attemptId);
-        List<@Nullable Fraction> counted = Standings.counted(edition, attempt, current);
+        Standings.Sum sum = Standings.sum(edition, attempt, current, standing);
         List<TraceItem> items = new ArrayList<>();
         for (int i = 0; i < edition.items().size(); i++) {
             Item item = edition.items().get(i);
             LedgerMark mark = current.get(item.id());
             // What was not drawn was never asked.
             if (mark != null && !attempt.leftOut().contains(item.id())) {
-                items.add(traceItem(attempt, item, edition, responses, mark, counted.get(i)));
+                items.add(traceItem(
+                        attempt, item, edition, responses, mark, sum.counted().get(i)));
             }
         }
         return new Trace(
@@ -202,7 +203,7 @@ class Gradebook {
                 attempt.name(),
                 attempt.way().name(),
                 standing,
-                Words.english(Standings.because(edition, attempt, current, standing)),
+                Words.english(sum.because()),
                 attempt.daysLate().toExact(),
                 edition.assessment().grading().late() != null,
                 attempt.edition(),

@@ -4,8 +4,6 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
-import org.scholion.core.number.Fraction;
-import org.scholion.core.reason.Reason;
 import org.scholion.core.reason.Words;
 import org.scholion.core.score.State;
 import org.scholion.core.total.Adjustment;
@@ -15,24 +13,20 @@ import org.scholion.server.ledger.LedgerMark;
 import org.scholion.server.ledger.Standings;
 
 /** What a student has to know so that a result adds up: what counted in another way than by its points. */
-record HowItCounts(Edition edition, List<@Nullable Fraction> counted, Map<String, LedgerMark> marks, Reason total) {
+record HowItCounts(Edition edition, Map<String, LedgerMark> marks, Standings.Sum sum) {
     /** Facts of a total without which it is the sum of its points. */
     private static final List<String> BESIDE_POINTS =
             List.of("dropped", "excused", "credited", "bonus", "notBest", "parts", "floor", "late", "curve", "partly");
 
     static HowItCounts of(
             Edition edition, Attempt attempt, Map<String, LedgerMark> marks, Standings.Standing standing) {
-        return new HowItCounts(
-                edition,
-                Standings.counted(edition, attempt, marks),
-                marks,
-                Standings.because(edition, attempt, marks, standing));
+        return new HowItCounts(edition, marks, Standings.sum(edition, attempt, marks, standing));
     }
 
     /** How the points come to the score; null where they are simply added up. */
     @Nullable
     String ofAll() {
-        return BESIDE_POINTS.stream().anyMatch(total::has) ? Words.english(total) : null;
+        return BESIDE_POINTS.stream().anyMatch(sum.because()::has) ? Words.english(sum.because()) : null;
     }
 
     /** How one question counts; null where by its points. */
@@ -54,6 +48,6 @@ record HowItCounts(Edition edition, List<@Nullable Fraction> counted, Map<String
         if (kind == Adjustment.Kind.BONUS) {
             return "a bonus: adds to the score, not to the maximum";
         }
-        return counted.get(edition.items().indexOf(item)) == null ? "not among the best that count" : null;
+        return sum.counted().get(edition.items().indexOf(item)) == null ? "not among the best that count" : null;
     }
 }

@@ -10,7 +10,6 @@ import org.scholion.core.number.Fraction;
 import org.scholion.core.reason.Reason;
 import org.scholion.core.reason.Words;
 import org.scholion.core.score.RightAnswer;
-import org.scholion.core.score.State;
 import org.scholion.formats.rich.RichText;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.key.Edition;
@@ -94,7 +93,7 @@ public class ResultPage {
         HowItCounts counts = HowItCounts.of(edition, attempt, marks, standing);
         for (Item item : edition.items()) {
             // What was not drawn was never asked.
-            if (attempt.leftOut().contains(item.id()) || wasNotDrawn(seen, item, marks)) {
+            if (attempt.leftOut().contains(item.id())) {
                 continue;
             }
             items.add(item(edition, seen, attempt, item, responses, marks.get(item.id()), counts, sees));
@@ -114,14 +113,6 @@ public class ResultPage {
                 score ? counts.ofAll() : null,
                 score ? awards(edition, standing) : List.of(),
                 items);
-    }
-
-    /** It came into a pool after this attempt was drawn. */
-    private static boolean wasNotDrawn(Edition seen, Item item, Map<String, LedgerMark> marks) {
-        LedgerMark mark = marks.get(item.id());
-        return mark != null
-                && mark.mark().state() == State.EXCUSED
-                && seen.assessment().item(item.id()).isEmpty();
     }
 
     private static List<StudentResult.ResultAward> awards(Edition edition, Standings.Standing standing) {

@@ -23,17 +23,36 @@ public final class Drawn {
         if (file.layout().draws().stream().noneMatch(d -> d.each() == Draw.Each.SITTING)) {
             return whole;
         }
-        Set<String> out = leftOut(file, Draw.Each.SITTING, seed);
-        ObjectNode drawn = whole.deepCopy().asObject();
-        ArrayNode items = drawn.putArray("items");
-        Set<String> left = new HashSet<>();
+        Set<String> open = new HashSet<>();
         file.layout().draws().stream()
                 .filter(d -> d.each() == Draw.Each.STUDENT)
-                .forEach(d -> left.add(d.id()));
+                .forEach(d -> open.add(d.id()));
+        return asked(whole, leftOut(file, Draw.Each.SITTING, seed), open);
+    }
+
+    /**
+     * The definition as it is printed: every draw is made.
+     *
+     * @param seed that of the draws that are made once, which are the same in each version
+     */
+    static JsonNode printed(JsonNode whole, long seed, int version) {
+        AssessmentFile file = AssessmentReader.read(whole);
+        if (file.layout().draws().isEmpty()) {
+            return whole;
+        }
+        Set<String> out = leftOut(file, Draw.Each.SITTING, seed);
+        out.addAll(leftOut(file, Draw.Each.STUDENT, seed + version));
+        return asked(whole, out, Set.of());
+    }
+
+    /** The definition without what was not drawn; of its draws only those that are still open are left. */
+    private static JsonNode asked(JsonNode whole, Set<String> out, Set<String> open) {
+        ObjectNode drawn = whole.deepCopy().asObject();
+        ArrayNode items = drawn.putArray("items");
         whole.path("items").forEach(i -> {
             if (!out.contains(i.path("id").asString(""))) {
                 ObjectNode item = i.deepCopy().asObject();
-                if (!left.contains(item.path("draw").asString(""))) {
+                if (!open.contains(item.path("draw").asString(""))) {
                     item.remove("draw");
                 }
                 items.add(item);
@@ -41,31 +60,10 @@ public final class Drawn {
         });
         ArrayNode draws = drawn.putArray("draws");
         whole.path("draws").forEach(d -> {
-            if (left.contains(d.path("id").asString(""))) {
+            if (open.contains(d.path("id").asString(""))) {
                 draws.add(d);
             }
         });
-        return drawn;
-    }
-
-    /** The definition as it is printed: every draw is made, another one in each version. */
-    static JsonNode printed(JsonNode whole, int version) {
-        AssessmentFile file = AssessmentReader.read(whole);
-        if (file.layout().draws().isEmpty()) {
-            return whole;
-        }
-        Set<String> out = leftOut(file, Draw.Each.SITTING, 1L);
-        out.addAll(leftOut(file, Draw.Each.STUDENT, 1L + version));
-        ObjectNode drawn = whole.deepCopy().asObject();
-        ArrayNode items = drawn.putArray("items");
-        whole.path("items").forEach(i -> {
-            if (!out.contains(i.path("id").asString(""))) {
-                ObjectNode item = i.deepCopy().asObject();
-                item.remove("draw");
-                items.add(item);
-            }
-        });
-        drawn.remove("draws");
         return drawn;
     }
 

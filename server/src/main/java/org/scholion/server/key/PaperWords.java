@@ -18,18 +18,20 @@ final class PaperWords {
     static String of(String field, JsonNode value) {
         return switch (field) {
             case "title" -> Comparison.quoted(value.asString(""));
-            case "frameworks" -> list(value, f -> text(f, "title") + " " + text(f, "version"));
+            case "frameworks" -> list(value, f -> ValueWords.text(f, "title") + " " + ValueWords.text(f, "version"));
             case "parts" -> list(value, PaperWords::part);
             case "shuffle" -> shuffle(value);
             case "draws" -> list(value, PaperWords::draw);
-            case "trials" -> list(value, s -> text(s, "name"));
-            case "awards" -> list(value, a -> text(a, "title") + from(a) + message(text(a, "words")));
-            case "questions" -> list(value, q -> text(q, "name"));
-            case "bands" -> list(value, b -> text(b, "label") + from(b) + message(text(b, "message")));
+            case "trials" -> list(value, s -> ValueWords.text(s, "name"));
+            case "awards" ->
+                list(value, a -> ValueWords.text(a, "title") + from(a) + message(ValueWords.text(a, "words")));
+            case "questions" -> list(value, q -> ValueWords.text(q, "name"));
+            case "bands" ->
+                list(value, b -> ValueWords.text(b, "label") + from(b) + message(ValueWords.text(b, "message")));
             case "late" -> late(value);
             case "curve" -> list(value, PaperWords::step);
             case "attempts" -> ATTEMPTS.getOrDefault(value.asString(""), value.asString(""));
-            default -> value.isBoolean() ? yes(value) : value.isValueNode() ? value.asString("") : "";
+            default -> ValueWords.plain(value);
         };
     }
 
@@ -40,17 +42,17 @@ final class PaperWords {
     private static String part(JsonNode part) {
         List<String> about = new ArrayList<>();
         if (part.hasNonNull("weight")) {
-            about.add("weight " + text(part, "weight"));
+            about.add("weight " + ValueWords.text(part, "weight"));
         }
         if (part.hasNonNull("best")) {
-            about.add("best " + text(part, "best") + " count");
+            about.add("best " + ValueWords.text(part, "best") + " count");
         }
-        String instructions = RichText.plain(text(part, "instructions"));
+        String instructions = RichText.plain(ValueWords.text(part, "instructions"));
         if (!instructions.isBlank()) {
             about.add("instructions " + Comparison.quoted(instructions));
         }
-        String title = text(part, "title");
-        return (title.isBlank() ? "part " + text(part, "id") : title)
+        String title = ValueWords.text(part, "title");
+        return (title.isBlank() ? "part " + ValueWords.text(part, "id") : title)
                 + (about.isEmpty() ? "" : " (" + String.join(", ", about) + ")");
     }
 
@@ -61,14 +63,17 @@ final class PaperWords {
     }
 
     private static String draw(JsonNode draw) {
-        String quotas = list(draw.path("quotas"), q -> text(q, "take") + " on " + text(q, "code"));
-        return text(draw, "take") + " questions" + (quotas.isEmpty() ? "" : " (" + quotas + ")")
-                + (draw.hasNonNull("difficulty") ? " with an expected mean around " + text(draw, "difficulty") : "")
-                + (text(draw, "each").equals("student") ? " for each student" : " when given out");
+        String quotas =
+                list(draw.path("quotas"), q -> ValueWords.text(q, "take") + " on " + ValueWords.text(q, "code"));
+        return ValueWords.text(draw, "take") + " questions" + (quotas.isEmpty() ? "" : " (" + quotas + ")")
+                + (draw.hasNonNull("difficulty")
+                        ? " with an expected mean around " + ValueWords.text(draw, "difficulty")
+                        : "")
+                + (ValueWords.text(draw, "each").equals("student") ? " for each student" : " when given out");
     }
 
     private static String from(JsonNode bound) {
-        return " from " + text(bound, "from") + "%";
+        return " from " + ValueWords.text(bound, "from") + "%";
     }
 
     private static String message(String words) {
@@ -79,15 +84,16 @@ final class PaperWords {
         if (!late.isObject()) {
             return "";
         }
-        return text(late, "perDay") + " a day" + (late.hasNonNull("cap") ? ", at most " + text(late, "cap") : "");
+        return ValueWords.text(late, "perDay") + " a day"
+                + (late.hasNonNull("cap") ? ", at most " + ValueWords.text(late, "cap") : "");
     }
 
     private static String step(JsonNode step) {
         if (step.has("add")) {
-            return "add " + text(step, "add") + " percentage points";
+            return "add " + ValueWords.text(step, "add") + " percentage points";
         }
         if (step.has("scaleTo")) {
-            return "the highest becomes " + text(step, "scaleTo") + "%";
+            return "the highest becomes " + ValueWords.text(step, "scaleTo") + "%";
         }
         return step.has("line")
                 ? "a line through "
@@ -96,13 +102,5 @@ final class PaperWords {
                                 .map(x -> x.isArray() ? list(x, c -> c.asString("")) : x.asString(""))
                                 .collect(Collectors.joining(", "))
                 : "10 × the square root of the percentage";
-    }
-
-    private static String yes(JsonNode value) {
-        return value.asBoolean() ? "yes" : "no";
-    }
-
-    private static String text(JsonNode node, String field) {
-        return node.path(field).isValueNode() ? node.path(field).asString("") : "";
     }
 }

@@ -56,7 +56,8 @@ class PrintController {
         if (version < 0 || version > MOST_VERSIONS) {
             throw Refused.invalid("version", "there are versions 0 to " + MOST_VERSIONS);
         }
-        AssessmentFile file = AssessmentReader.read(Drawn.printed(assessments.whole(assessment), version));
+        AssessmentFile file = AssessmentReader.read(
+                Drawn.printed(assessments.whole(assessment), assessment.getLeastSignificantBits(), version));
         byte[] pdf = heavyWork.inTurn(
                 me,
                 () -> PaperPdf.of(PaperPage.of(

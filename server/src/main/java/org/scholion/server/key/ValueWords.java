@@ -75,10 +75,7 @@ final class ValueWords {
     }
 
     private static String scalar(String field, JsonNode value) {
-        if (value.isBoolean()) {
-            return value.asBoolean() ? "yes" : "no";
-        }
-        String text = value.isValueNode() ? value.asString("") : "";
+        String text = plain(value);
         return WORDS.getOrDefault(field, Map.of()).getOrDefault(text, text);
     }
 
@@ -190,7 +187,12 @@ final class ValueWords {
         return said + (example.hasNonNull("credit") ? " gets " + text(example, "credit") : " waits");
     }
 
-    private static String text(JsonNode node, String field) {
+    /** A single value as it is; yes or no for a switch, nothing for a list. */
+    static String plain(JsonNode value) {
+        return value.isBoolean() ? value.asBoolean() ? "yes" : "no" : value.isValueNode() ? value.asString("") : "";
+    }
+
+    static String text(JsonNode node, String field) {
         return node.path(field).isValueNode() ? node.path(field).asString("") : "";
     }
 }

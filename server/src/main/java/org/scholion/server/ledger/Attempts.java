@@ -60,13 +60,14 @@ public class Attempts {
                 .update();
     }
 
-    /** Notes which items an attempt was not drawn. */
+    /** Notes which items attempts were not drawn, beside those that are noted already. */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void leaveOut(UUID attempt, Set<String> items) {
-        if (!items.isEmpty()) {
-            db.sql("update attempt set left_out = :items where id = :id")
+    public void leaveOut(Collection<UUID> some, Set<String> items) {
+        if (!some.isEmpty() && !items.isEmpty()) {
+            db.sql("update attempt set left_out = array(select distinct unnest(left_out || cast(:items as text[])))"
+                            + " where id in (:ids)")
                     .param("items", items.toArray(new String[0]))
-                    .param("id", attempt)
+                    .param("ids", some)
                     .update();
         }
     }

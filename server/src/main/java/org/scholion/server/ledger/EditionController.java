@@ -41,7 +41,9 @@ class EditionController {
             @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody EditionChange change) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         Edition latest = regrading.requireLatest(assessment, change.edition());
-        return regrading.preview(making(assessment, change).from(latest).candidate());
+        return regrading
+                .compare(making(assessment, change).from(latest).candidate())
+                .effect();
     }
 
     @PostMapping
@@ -62,9 +64,11 @@ class EditionController {
     EffectView undoPreview(
             @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody EditionUndo undo) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
-        return regrading.preview(regrading
-                .undoing(regrading.requireLatest(assessment, undo.edition()))
-                .candidate());
+        return regrading
+                .compare(regrading
+                        .undoing(regrading.requireLatest(assessment, undo.edition()))
+                        .candidate())
+                .effect();
     }
 
     @PostMapping("/undo")

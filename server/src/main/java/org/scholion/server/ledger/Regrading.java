@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.effect.Effect;
 import org.scholion.core.item.Item;
@@ -67,22 +68,15 @@ public class Regrading {
         this.clock = clock;
     }
 
-    /** A comparison of two editions over the same answers. */
-    private record Compared(List<LedgerMark> moved, EffectView effect) {}
-
-    /** What a candidate would do: the marks that move, and what they come to. */
-    public record Previewed(List<LedgerMark> moved, EffectView effect) {}
-
-    @Transactional(readOnly = true)
-    public EffectView preview(Edition candidate) {
-        return compare(candidate).effect();
-    }
-
-    @Transactional(readOnly = true)
-    public Previewed previewed(Edition candidate) {
-        Compared compared = compare(candidate);
-        return new Previewed(compared.moved(), compared.effect());
-    }
+    /**
+     * What a candidate would do with the same answers.
+     *
+     * @param moved the marks that move
+     * @param effect what they come to
+     * @param notDrawn items that came into a pool later, by the edition with which an attempt was begun: whoever began
+     *     with it was never asked them
+     */
+    public record Compared(List<LedgerMark> moved, EffectView effect, Map<Integer, Set<String>> notDrawn) {}
 
     /** A new edition and why it is made. */
     public record Made(Edition candidate, String why) {}
@@ -117,6 +111,7 @@ public class Regrading {
         Compared comparison = compare(candidate);
         editions.add(me, candidate, why, undoes);
         assessments.follow(me, candidate.assessmentId(), candidate.definition());
+        leaveOut(candidate.assessmentId(), comparison.notDrawn());
         ledger.append(me.school(), comparison.moved());
         standings.refresh(candidate.assessmentId());
         events.say("assessment:" + candidate.assessmentId());
@@ -164,19 +159,21 @@ public class Regrading {
         return Edition.compile(latest.assessmentId(), latest.number() + 1, definition, latest.rulings());
     }
 
-    private Compared compare(Edition candidate) {
+    @Transactional(readOnly = true)
+    public Compared compare(Edition candidate) {
         UUID assessment = candidate.assessmentId();
         Edition latest = editions.require(assessment);
         List<Attempt> in = attempts.in(assessment, null);
         Map<UUID, Map<String, Mark>> before = ledger.credits(assessment);
-        List<LedgerMark> moved = moved(candidate, in, changed(latest, candidate));
+        Map<Integer, Set<String>> notDrawn = notDrawn(candidate);
+        List<LedgerMark> moved = moved(candidate, in, changed(latest, candidate), notDrawn);
         Map<UUID, Map<String, Mark>> after = new HashMap<>();
         before.forEach((attempt, marks) -> after.put(attempt, new HashMap<>(marks)));
         moved.forEach(
                 m -> after.computeIfAbsent(m.attempt(), a -> new HashMap<>()).put(m.item(), m.mark()));
         EffectView effect = effect(latest, candidate, in, before, after, moved.size(), true);
         List<Difference> differences = Comparison.of(latest.definition(), candidate.definition());
-        return new Compared(moved, effect.with(differences, asked(differences, in, assessment)));
+        return new Compared(moved, effect.with(differences, asked(differences, in, assessment)), notDrawn);
     }
 
     /** Items that ask otherwise and were answered; how often each. */
@@ -219,24 +216,25 @@ public class Regrading {
                 .toList();
     }
 
-    private List<LedgerMark> moved(Edition candidate, List<Attempt> in, Set<String> changed) {
+    private List<LedgerMark> moved(
+            Edition candidate, List<Attempt> in, Set<String> changed, Map<Integer, Set<String>> notDrawn) {
         Map<UUID, Map<String, JsonNode>> responses = attempts.responses(candidate.assessmentId(), changed);
         Map<UUID, Map<String, LedgerMark>> current = ledger.current(candidate.assessmentId(), changed);
         List<Item> items =
                 candidate.items().stream().filter(i -> changed.contains(i.id())).toList();
         Instant now = clock.instant();
-        Set<String> pooled = Drawn.pooled(candidate);
         List<LedgerMark> moved = new ArrayList<>();
         for (Attempt attempt : in) {
             Map<String, JsonNode> said = responses.getOrDefault(attempt.id(), Map.of());
             Map<String, LedgerMark> marks = current.getOrDefault(attempt.id(), Map.of());
+            Set<String> neverAsked = notDrawn.getOrDefault(attempt.edition(), Set.of());
             for (Item item : items) {
                 LedgerMark was = marks.get(item.id());
                 if (was != null && (was.byPerson() || was.mark().state() == State.EXCUSED)) {
                     Rereading.under(item, was, candidate.number(), now).ifPresent(moved::add);
                     continue;
                 }
-                Mark mark = pooled.contains(item.id()) && wasNotThere(attempt, item)
+                Mark mark = neverAsked.contains(item.id())
                         ? Mark.EXCUSED
                         : Said.to(item, said).markedBy(candidate, item);
                 if (was == null || !mark.equals(was.mark())) {
@@ -247,12 +245,26 @@ public class Regrading {
         return moved;
     }
 
-    /** A question that came into a pool after giving out was never drawn by whoever began before. */
-    private boolean wasNotThere(Attempt attempt, Item item) {
-        return editions.numbered(attempt.assessment(), attempt.edition())
-                .assessment()
-                .item(item.id())
-                .isEmpty();
+    /** What of the pools each earlier edition did not have. */
+    private Map<Integer, Set<String>> notDrawn(Edition candidate) {
+        Set<String> pooled = Drawn.pooled(candidate);
+        Map<Integer, Set<String>> missing = new HashMap<>();
+        for (int number = 1; !pooled.isEmpty() && number < candidate.number(); number++) {
+            Set<String> later = new HashSet<>(pooled);
+            editions.numbered(candidate.assessmentId(), number).items().forEach(i -> later.remove(i.id()));
+            missing.put(number, later);
+        }
+        return missing;
+    }
+
+    /** Notes it at every attempt, also at those that are not handed in yet. */
+    private void leaveOut(UUID assessment, Map<Integer, Set<String>> notDrawn) {
+        if (notDrawn.values().stream().anyMatch(missing -> !missing.isEmpty())) {
+            attempts.of(assessment, null).stream()
+                    .collect(Collectors.groupingBy(
+                            Attempt::edition, Collectors.mapping(Attempt::id, Collectors.toList())))
+                    .forEach((edition, own) -> attempts.leaveOut(own, notDrawn.getOrDefault(edition, Set.of())));
+        }
     }
 
     private static EffectView effect(

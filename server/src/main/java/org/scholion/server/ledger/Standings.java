@@ -26,14 +26,11 @@ import org.scholion.core.total.Outcomes;
 import org.scholion.core.total.TotalReason;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
-import org.scholion.server.platform.JsonColumn;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.JsonNodeFactory;
 
 /**
  * What each attempt stands at: a projection of the ledger that can be thrown away. Every figure of it comes from the
@@ -131,24 +128,23 @@ public class Standings {
         return ordered;
     }
 
-    /** Why an attempt's total is what it is: adjustments, best-of, weights, curve. The percent is the one that stands. */
-    public static Reason because(Edition edition, Attempt attempt, Map<String, LedgerMark> current, Standing standing) {
+    /**
+     * How an attempt's marks add up.
+     *
+     * @param counted what each item of the edition adds to the score; null where it does not count
+     * @param because adjustments, best-of, weights, lateness, curve; the percent is the one that stands
+     */
+    public record Sum(List<@Nullable Fraction> counted, Reason because) {}
+
+    public static Sum sum(Edition edition, Attempt attempt, Map<String, LedgerMark> current, Standing standing) {
         Map<String, Mark> own = new HashMap<>();
         current.forEach((item, m) -> own.put(item, m.mark()));
         List<Mark> marks = inOrder(edition, own);
+        AttemptTotal total = edition.totals().of(marks, attempt.daysLate());
         Fraction percent = standing.percent() == null ? null : Fraction.exactly(standing.percent());
-        return new TotalReason(edition.assessment(), attempt.leftOut())
-                .of(
-                        marks,
-                        attempt.daysLate(),
-                        new Outcome(edition.totals().of(marks, attempt.daysLate()), percent, percent, null, null));
-    }
-
-    /** What each item adds to an attempt's score; null where it does not count. */
-    public static List<@Nullable Fraction> counted(Edition edition, Attempt attempt, Map<String, LedgerMark> current) {
-        Map<String, Mark> own = new HashMap<>();
-        current.forEach((item, m) -> own.put(item, m.mark()));
-        return edition.totals().of(inOrder(edition, own), attempt.daysLate()).counted();
+        Reason because = new TotalReason(edition.assessment(), attempt.leftOut())
+                .of(marks, attempt.daysLate(), new Outcome(total, percent, percent, null, null));
+        return new Sum(total.counted(), because);
     }
 
     /** One mark for each item of the edition; an item that was added later has none yet and is blank. */
@@ -179,7 +175,7 @@ public class Standings {
         write(in.stream()
                 .map(a -> {
                     Outcome o = Objects.requireNonNull(outcomes.get(a.id()));
-                    return row(a, o, Standing.of(a.id(), o, digits));
+                    return row(a, Standing.of(a.id(), o, digits));
                 })
                 .toList());
         counting.decide(edition, in);
@@ -200,7 +196,7 @@ public class Standings {
                 .map(a -> {
                     Outcome o = Objects.requireNonNull(outcomes.get(a.id()));
                     Standing s = Standing.of(a.id(), o, grading.percentDigits());
-                    return row(a, o, grading.looksAtTheSitting() ? s.beforeTheCurve() : s);
+                    return row(a, grading.looksAtTheSitting() ? s.beforeTheCurve() : s);
                 })
                 .toList());
         counting.decide(edition, own);
@@ -209,21 +205,19 @@ public class Standings {
     private void write(List<@Nullable Object[]> rows) {
         batch.batchUpdate("""
                 insert into standing (school_id, attempt_id, score, possible, percent, band, passed, provisional,
-                                      awaits_curve, counted, at)
-                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+                                      awaits_curve, at)
+                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
                 on conflict (school_id, attempt_id) do update set score = excluded.score, possible = excluded.possible,
                   percent = excluded.percent, band = excluded.band, passed = excluded.passed,
-                  provisional = excluded.provisional, awaits_curve = excluded.awaits_curve, counted = excluded.counted,
+                  provisional = excluded.provisional, awaits_curve = excluded.awaits_curve,
                   at = excluded.at
                 where (standing.score, standing.possible, standing.percent, standing.band, standing.passed,
-                       standing.provisional, standing.awaits_curve, standing.counted)
+                       standing.provisional, standing.awaits_curve)
                   is distinct from (excluded.score, excluded.possible, excluded.percent, excluded.band, excluded.passed,
-                       excluded.provisional, excluded.awaits_curve, excluded.counted)""", rows);
+                       excluded.provisional, excluded.awaits_curve)""", rows);
     }
 
-    private @Nullable Object[] row(Attempt a, Outcome o, Standing s) {
-        ArrayNode counted = JsonNodeFactory.instance.arrayNode();
-        o.total().counted().forEach(c -> counted.add(c == null ? null : c.toExact()));
+    private @Nullable Object[] row(Attempt a, Standing s) {
         return new @Nullable Object[] {
             a.school(),
             a.id(),
@@ -234,7 +228,6 @@ public class Standings {
             s.passed(),
             s.provisional(),
             s.awaitsCurve(),
-            JsonColumn.of(counted),
             Timestamp.from(clock.instant())
         };
     }

@@ -51,8 +51,18 @@ class Decideds {
             boolean these,
             List<String> saw) {}
 
+    /** Who made which edition; nobody decided by an edition before the second. */
+    Map<Integer, Editions.EditionLine> history(Edition edition) {
+        Map<Integer, Editions.EditionLine> history = new HashMap<>();
+        if (edition.number() > 1) {
+            editions.history(edition.assessmentId()).forEach(line -> history.put(line.number(), line));
+        }
+        return history;
+    }
+
     /** The decided groups of one item, the largest first. */
-    List<DecidedGroup> of(Edition edition, Item item, List<Doubts.Waiting> said) {
+    List<DecidedGroup> of(
+            Edition edition, Item item, List<Doubts.Waiting> said, Map<Integer, Editions.EditionLine> history) {
         if (item instanceof OpenItem) {
             return List.of();
         }
@@ -66,11 +76,6 @@ class Decideds {
                 groups.computeIfAbsent(by, f -> new ArrayList<>()).add(w);
             }
         }
-        if (groups.isEmpty()) {
-            return List.of();
-        }
-        Map<Integer, Editions.EditionLine> history = new HashMap<>();
-        editions.history(edition.assessmentId()).forEach(line -> history.put(line.number(), line));
         return groups.values().stream()
                 .map(group -> group(edition, item, group, history))
                 .sorted(Comparator.comparing((DecidedGroup g) -> -g.students().size()))

@@ -97,6 +97,7 @@ class Doubts {
         List<Attempt> in = attempts.in(assessment, section);
         Map<UUID, Map<String, JsonNode>> responses = attempts.responses(assessment);
         Map<UUID, Map<String, LedgerMark>> current = ledger.current(assessment);
+        Map<Integer, Editions.EditionLine> history = decideds.history(edition);
         List<QuestionDoubts> questions = new ArrayList<>();
         int doubts = 0;
         for (Item item : edition.items()) {
@@ -105,7 +106,7 @@ class Doubts {
                     .filter(w -> w.mark().mark().state() == State.SETTLE && edition.waits(item))
                     .toList();
             doubts += waiting.size();
-            List<Decideds.DecidedGroup> decided = decideds.of(edition, item, all);
+            List<Decideds.DecidedGroup> decided = decideds.of(edition, item, all, history);
             if (!waiting.isEmpty() || !decided.isEmpty()) {
                 questions.add(question(edition, item, all.size(), waiting, decided));
             }
@@ -118,7 +119,9 @@ class Doubts {
     List<Decideds.DecidedGroup> decided(UUID assessment, String itemId) {
         Edition edition = editions.latest(assessment).orElse(null);
         Item item = edition == null ? null : edition.assessment().item(itemId).orElse(null);
-        return edition == null || item == null ? List.of() : decideds.of(edition, item, ofItem(edition, item, null));
+        return edition == null || item == null
+                ? List.of()
+                : decideds.of(edition, item, ofItem(edition, item, null), decideds.history(edition));
     }
 
     /** The attempts whose answer to this item has this form, decided or not. */

@@ -116,14 +116,14 @@ public class Settling {
         Edition edition = editions.require(assessment);
         return isByHand(decision)
                 ? regrading.previewMarks(assessment, byHand(me, edition, decision, group(edition, decision)))
-                : withAlso(edition, decision, regrading.previewed(candidate(edition, decision)));
+                : withAlso(edition, decision, regrading.compare(candidate(edition, decision)));
     }
 
     /** Names the other answers that the key decides differently once it has learned this one. */
-    private EffectView withAlso(Edition edition, Decision decision, Regrading.Previewed previewed) {
+    private EffectView withAlso(Edition edition, Decision decision, Regrading.Compared compared) {
         Item item = item(edition, decision);
         Map<UUID, LedgerMark> moved = new HashMap<>();
-        previewed.moved().stream().filter(m -> m.item().equals(item.id())).forEach(m -> moved.put(m.attempt(), m));
+        compared.moved().stream().filter(m -> m.item().equals(item.id())).forEach(m -> moved.put(m.attempt(), m));
         Map<String, EffectView.Also> also = new LinkedHashMap<>();
         if (!moved.isEmpty()) {
             for (Doubts.Waiting w : doubts.ofItem(edition, item, null)) {
@@ -139,7 +139,7 @@ public class Settling {
                 }
             }
         }
-        return previewed.effect().withAlso(List.copyOf(also.values()));
+        return compared.effect().withAlso(List.copyOf(also.values()));
     }
 
     /** What the key cannot learn is decided for those who gave it. */

@@ -66,13 +66,16 @@ class DrawnTest {
     @Test
     void what_is_printed_is_drawn_and_another_version_draws_another() {
         for (String each : List.of("sitting", "student")) {
-            assertThat(ids(Drawn.printed(paper(each), 0))).hasSize(4).contains("all");
-            assertThat(Drawn.printed(paper(each), 2)).isEqualTo(Drawn.printed(paper(each), 2));
-            assertThat(AssessmentReader.check(Drawn.printed(paper(each), 1))).isEmpty();
+            assertThat(ids(Drawn.printed(paper(each), 5, 0))).hasSize(4).contains("all");
+            assertThat(Drawn.printed(paper(each), 5, 2)).isEqualTo(Drawn.printed(paper(each), 5, 2));
+            assertThat(AssessmentReader.check(Drawn.printed(paper(each), 5, 1))).isEmpty();
         }
+        assertThat(ids(Drawn.printed(paper("sitting"), 5, 3)))
+                .as("what is printed is what is given out")
+                .isEqualTo(ids(Drawn.once(paper("sitting"), 5)));
         Set<List<String>> different = new HashSet<>();
         for (int version = 0; version <= 8; version++) {
-            different.add(ids(Drawn.printed(paper("student"), version)));
+            different.add(ids(Drawn.printed(paper("student"), 5, version)));
         }
         assertThat(different).hasSizeGreaterThan(3);
     }

@@ -67,6 +67,14 @@ public final class Lesson {
         return lesson;
     }
 
+    /** Saves another definition over what is written, before it is given out. */
+    public Lesson holds(JsonNode definition) {
+        int revision = teacher.get(path("/key")).ok().get("revision").intValue();
+        teacher.put(path("/key"), Map.of("definition", plain(definition), "revision", revision))
+                .ok();
+        return this;
+    }
+
     public Visitor.Reply giveOut(String section) {
         Instant now = Instant.now();
         Map<String, Object> body = new HashMap<>();
