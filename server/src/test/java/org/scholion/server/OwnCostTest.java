@@ -74,6 +74,34 @@ class OwnCostTest {
                 counting.of(() -> lesson.teacher
                         .put(lesson.reading(answer, "q4", ""), reading)
                         .ok()));
+        JsonNode read = lesson.answerOf("Tamsin Orrel", "q4");
+        costs.put(
+                "undo of a reading",
+                counting.of(() -> lesson.teacher
+                        .post(
+                                lesson.reading(read, "q4", "/undo"),
+                                Map.of("saw", read.get("saw").stringValue()))
+                        .ok()));
+        String daysLate = "/api/attempts/" + attempt + "/late";
+        costs.put(
+                "preview of days late",
+                counting.of(() -> lesson.teacher
+                        .post(daysLate + "/preview", Map.of("days", "1"))
+                        .ok()));
+        costs.put(
+                "days late",
+                counting.of(
+                        () -> lesson.teacher.put(daysLate, Map.of("days", "1")).ok()));
+        Map<String, Object> times = new HashMap<>();
+        times.put("opens", "2026-01-01T00:00:00Z");
+        times.put("closes", "2036-01-01T00:00:00Z");
+        times.put("minutes", null);
+        String sitting = "/api/sittings/" + lesson.sitting();
+        costs.put(
+                "times",
+                counting.of(() -> lesson.teacher.put(sitting + "/times", times).ok()));
+        costs.put(
+                "withdrawing", counting.of(() -> lesson.teacher.delete(sitting).isRefused(409)));
         lesson.handsBack("Tamsin Orrel").ok();
         Visitor tamsin = school.as("Tamsin Orrel");
         String result = tamsin.get("/api/student/results").ok().get(0).get("id").stringValue();
