@@ -18,10 +18,17 @@ describe("times stand in the school's zone", () => {
     for (const at of [
       "2026-03-29T00:59:00Z",
       "2026-03-29T01:00:00Z",
+      "2026-03-08T07:30:00Z",
       "2026-10-25T03:00:00Z",
       "2026-11-28T23:30:00Z",
     ]) {
-      for (const there of ["Europe/London", "Pacific/Auckland", "America/St_Johns", "UTC"]) {
+      for (const there of [
+        "Europe/London",
+        "America/New_York",
+        "Pacific/Auckland",
+        "America/St_Johns",
+        "UTC",
+      ]) {
         const typed = fieldTime(new Date(at), there);
         expect(fromField(typed, there).toISOString(), `${at} in ${there}`).toBe(new Date(at).toISOString());
       }

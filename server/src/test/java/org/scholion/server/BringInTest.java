@@ -60,8 +60,8 @@ class BringInTest {
         assertThat(faults.toString())
                 .contains(
                         "a.meller@saltmarsh.example",
-                        "Kofi Sande is here twice, also in line 6",
-                        "by name it could be");
+                        "Kofi Sande is also in row 6. Skip one of the two.",
+                        "By name it could be");
         assertThat(view.get("missing").toString()).contains("Lund, Zofia", "Rudd, Maude");
 
         assertThat(aud.sendFile(path + "/bring-in", data("evening-test.csv"))

@@ -81,8 +81,11 @@ class CountedOnceTest {
         assertThat(line(lesson).get("unread").intValue()).isEqualTo(2);
     }
 
-    /** The same student in two sections, with an attempt in each: 1 of 10 points in the first, 5 in the second. */
-    private static Lesson twice(Scholion.Running school, String title, String rule) {
+    private static final List<Object> ONE_POINT = List.of(List.of("a"), "hitch", "9 nmi");
+    private static final List<Object> FIVE_POINTS = List.of(List.of("a"), "bowline", "10 nmi");
+
+    /** The same student in two sections, with an attempt in each, of ten points. */
+    private static Lesson twice(Scholion.Running school, String title, String rule, List<List<Object>> said) {
         Lesson lesson = Lesson.written(school, title);
         ObjectNode definition = Lesson.definition(title).deepCopy().asObject();
         definition.get("grading").asObject().put("attempts", rule);
@@ -97,8 +100,6 @@ class CountedOnceTest {
                 .params(UUID.fromString(lesson.section("B")), tamsin)
                 .update();
         try {
-            List<List<Object>> said =
-                    List.of(List.of(List.of("a"), "hitch", "9 nmi"), List.of(List.of("a"), "bowline", "10 nmi"));
             Visitor student = school.as("Tamsin Orrel");
             List<String> sittings = student.get("/api/student/todo")
                     .ok()
@@ -146,7 +147,7 @@ class CountedOnceTest {
     void of_two_attempts_the_one_counts_that_the_rule_of_the_paper_names(Scholion.Running school, Standings standings) {
         Map<String, String> expected = Map.of("best", "50.0", "last", "50.0", "first", "10.0", "mean", "30.0");
         expected.forEach((rule, percent) -> {
-            Lesson lesson = twice(school, "Two attempts " + rule, rule);
+            Lesson lesson = twice(school, "Two attempts " + rule, rule, List.of(ONE_POINT, FIVE_POINTS));
             JsonNode cell = cell(lesson);
             assertThat(cell.get("standing").get("percent").stringValue()).isEqualTo(percent);
             assertThat(cell.get("attempts").intValue()).isEqualTo(2);
@@ -170,6 +171,28 @@ class CountedOnceTest {
                     .isEqualTo(1);
             assertThat(standings.differences()).isEmpty();
         });
+    }
+
+    @Test
+    void the_figures_are_of_the_attempt_that_counts_whichever_was_the_better(Scholion.Running school) {
+        Map<String, List<Double>> points =
+                Map.of("best", List.of(5.0, 5.0), "last", List.of(5.0, 1.0), "first", List.of(1.0, 5.0));
+        points.forEach((rule, means) -> {
+            Lesson worseFirst = twice(school, "Worse first, " + rule, rule, List.of(ONE_POINT, FIVE_POINTS));
+            assertThat(mean(worseFirst)).as(rule + " of 1 and 5").isEqualTo(means.get(0));
+            Lesson betterFirst = twice(school, "Better first, " + rule, rule, List.of(FIVE_POINTS, ONE_POINT));
+            assertThat(mean(betterFirst)).as(rule + " of 5 and 1").isEqualTo(means.get(1));
+        });
+    }
+
+    private static double mean(Lesson lesson) {
+        return lesson.teacher
+                .get(lesson.path("/examine"))
+                .ok()
+                .get("test")
+                .get("mean")
+                .get("value")
+                .doubleValue();
     }
 
     @Test
