@@ -216,9 +216,9 @@ function Taking({ paper }: { paper: Paper }) {
       </main>
       <footer className="sticky bottom-0 border-t border-rule bg-paper px-4 py-3">
         <SavedState saver={saver} />
-        <div className="mt-2 grid grid-cols-[1fr_2fr] gap-3">
+        <div className="mt-2 flex flex-wrap gap-3">
           <Button
-            className="min-h-11 justify-center"
+            className="min-h-11 grow justify-center"
             hotkey="←"
             disabled={at === 0}
             onClick={() => go(at - 1)}
@@ -226,7 +226,12 @@ function Taking({ paper }: { paper: Paper }) {
             {t("Previous")}
           </Button>
           {at < pages.length && (
-            <Button look="strong" className="min-h-11 justify-center" hotkey="→" onClick={() => go(at + 1)}>
+            <Button
+              look="strong"
+              className="min-h-11 grow-2 basis-32 justify-center"
+              hotkey="→"
+              onClick={() => go(at + 1)}
+            >
               {at === pages.length - 1 ? t("Check and hand in") : t("Next")}
             </Button>
           )}

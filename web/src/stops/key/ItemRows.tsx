@@ -39,7 +39,7 @@ export function ItemRows({
           <th scope="col" className="w-17 font-normal">
             {t("Standard")}
           </th>
-          <th scope="col" className="w-10 pr-3 text-right font-normal">
+          <th scope="col" className="w-15 pr-3 text-right font-normal">
             {t("Points")}
           </th>
         </tr>

@@ -62,6 +62,9 @@ class BringInTest {
                         "a.meller@saltmarsh.example",
                         "Kofi Sande is also in row 6. Skip one of the two.",
                         "By name it could be");
+        assertThat(view.get("students").intValue())
+                .as("who is there twice is one student")
+                .isEqualTo(50 - faults.size());
         assertThat(view.get("missing").toString()).contains("Lund, Zofia", "Rudd, Maude");
 
         assertThat(aud.sendFile(path + "/bring-in", data("evening-test.csv"))

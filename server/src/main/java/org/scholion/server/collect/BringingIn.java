@@ -82,7 +82,7 @@ public class BringingIn {
     /**
      * What a file would bring in, or has brought in.
      *
-     * @param students how many attempts fit
+     * @param students how many students have a row that fits, each once
      * @param missing students of the rosters that the file does not name
      * @param rows the first rows as they are, for looking at
      */
@@ -205,7 +205,7 @@ public class BringingIn {
         return new BringInView(
                 separator(table.separator()),
                 table.rows().size(),
-                found.attempts().size(),
+                named.size(),
                 missing,
                 found.columns(),
                 found.faults(),
