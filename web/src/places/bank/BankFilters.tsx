@@ -16,6 +16,7 @@ export const NOTHING: Wanted = {
   author: null,
   from: null,
   to: null,
+  soFar: null,
   used: null,
 };
 
@@ -85,7 +86,16 @@ export function BankFilters({
         {small("code", t("standard"), "w-24")}
         {small("tag", t("tag"), "w-24")}
         <span className="flex items-center gap-1 text-small text-soft">
-          {t("expected mean")} {small("from", t("from"), "w-16")} – {small("to", t("to"), "w-16")}
+          <select
+            aria-label={t("which mean score")}
+            value={String(wanted.soFar ?? false)}
+            className={BOX}
+            onChange={(e) => set("soFar", e.target.value === "true" ? true : "")}
+          >
+            <option value="false">{t("expected mean")}</option>
+            <option value="true">{t("mean so far")}</option>
+          </select>{" "}
+          {small("from", t("from"), "w-16")} – {small("to", t("to"), "w-16")}
         </span>
         <select
           aria-label={t("use")}

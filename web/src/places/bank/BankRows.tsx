@@ -3,7 +3,7 @@ import { type Item, kindName } from "../../stops/key/definition";
 import { t } from "../../text";
 import { points } from "../../text/figures";
 
-/** Items with kind, standards, the share expected and how often they were used. */
+/** Items with kind, standards, the mean expected, the mean found so far and how often they were used. */
 export function BankRows({
   rows,
   chosen,
@@ -36,6 +36,9 @@ export function BankRows({
           <th scope="col" className="w-20 text-right font-normal">
             {t("Expected")}
           </th>
+          <th scope="col" className="w-16 text-right font-normal">
+            {t("So far")}
+          </th>
           <th scope="col" className="w-14 text-right font-normal">
             {t("Used")}
           </th>
@@ -66,6 +69,18 @@ export function BankRows({
             <td className="text-small">{t(kindName(r.definition as Item))}</td>
             <td className="truncate text-small text-standard">{r.codes.join(" ")}</td>
             <td className="text-right">{r.difficulty ? points(r.difficulty) : "–"}</td>
+            <td
+              className="text-right"
+              title={
+                r.soFar
+                  ? t("Mean score of {{count}} students in your courses, as last handed back", {
+                      count: r.students,
+                    })
+                  : undefined
+              }
+            >
+              {r.soFar ? points(r.soFar) : "–"}
+            </td>
             <td className="text-right">{r.uses}</td>
           </tr>
         ))}

@@ -6,10 +6,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.function.Supplier;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.scholion.server.person.People;
 import org.scholion.server.platform.Me;
+import org.scholion.server.testing.Colleague;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.Visitor;
@@ -140,6 +142,68 @@ class BankTest {
                 .isEqualTo("{\"added\":0,\"already\":3,\"unfinished\":1}");
         assertThat(prompts(find(lesson.teacher, "words", "Which knot makes a fixed loop")))
                 .contains("Which knot makes a fixed loop?");
+    }
+
+    @Test
+    void items_are_found_by_the_mean_so_far_in_ones_own_courses_as_it_was_handed_back_last(Scholion.Running school)
+            throws InterruptedException {
+        Lesson lesson = Lesson.given(school, "Measured in the bank", "A");
+        Visitor aud = lesson.teacher;
+        aud.post("/api/bank/papers", Map.of("assessment", lesson.id)).ok();
+        assertThat(soFar(school, aud, lesson, "q2")).as("not handed back").isEqualTo("null of 0");
+        lesson.sits("Yuki Tarn", List.of("a"), "bowline", "10 nmi", "x");
+        lesson.sits("Tamsin Orrel", List.of("a"), "granny", "10 nmi", "x");
+        lesson.handsBack("Yuki Tarn", "Tamsin Orrel").ok();
+        becomes("\"0.5\" of 2", () -> soFar(school, aud, lesson, "q2"));
+        assertThat(soFar(school, aud, lesson, "q1")).isEqualTo("\"1\" of 2");
+        assertThat(ids(find(aud, "soFar", "true", "from", "0.45", "to", "0.5"))).contains(inBank(school, lesson, "q2"));
+        assertThat(ids(find(aud, "soFar", "true", "from", "0.51"))).doesNotContain(inBank(school, lesson, "q2"));
+        assertThat(ids(find(aud, "from", "0.45", "to", "0.5")))
+                .as("expected is another thing")
+                .doesNotContain(inBank(school, lesson, "q2"));
+
+        aud.post(lesson.path("/doubts"), lesson.decision("q2", "granny", "1", "EXACT"))
+                .ok();
+        assertThat(soFar(school, aud, lesson, "q2")).as("not handed back again").isEqualTo("\"0.5\" of 2");
+        lesson.handsBack("Tamsin Orrel").ok();
+        becomes("\"1\" of 2", () -> soFar(school, aud, lesson, "q2"));
+
+        Colleague runa = Colleague.called(school, "Runa");
+        aud.put("/api/shares/ITEM/" + inBank(school, lesson, "q2") + "/" + runa.id(), Map.of("mayEdit", false))
+                .ok();
+        assertThat(soFar(school, runa.visitor(), lesson, "q2"))
+                .as("who teaches elsewhere")
+                .isEqualTo("null of 0");
+    }
+
+    private static String inBank(Scholion.Running school, Lesson lesson, String item) {
+        return school.bean(JdbcClient.class)
+                .sql("select item_id from bank_use where assessment_id = cast(? as uuid) and item = ?")
+                .params(lesson.id, item)
+                .query(UUID.class)
+                .single()
+                .toString();
+    }
+
+    private static String soFar(Scholion.Running school, Visitor who, Lesson lesson, String item) {
+        String id = inBank(school, lesson, item);
+        JsonNode line = find(who, "words", item.equals("q1") ? "range greatest" : "makes a fixed loop")
+                .valueStream()
+                .filter(i -> i.get("id").stringValue().equals(id))
+                .findFirst()
+                .orElseThrow();
+        return line.get("soFar") + " of " + line.get("students");
+    }
+
+    private static List<String> ids(JsonNode found) {
+        return found.valueStream().map(i -> i.get("id").stringValue()).toList();
+    }
+
+    private static void becomes(String expected, Supplier<String> actual) throws InterruptedException {
+        for (int i = 0; i < 100 && !actual.get().equals(expected); i++) {
+            Thread.sleep(200);
+        }
+        assertThat(actual.get()).isEqualTo(expected);
     }
 
     @Test

@@ -62,7 +62,7 @@ class DemoTest {
                 .isZero();
         assertThat(lines.get("Passage planning, part 1").get("working").intValue())
                 .as("Collect")
-                .isEqualTo(5);
+                .isPositive();
         assertThat(lines.get("Tides and tidal streams").get("doubts").intValue())
                 .as("Settle")
                 .isPositive();

@@ -126,7 +126,11 @@ class ExamineAndDeskTest {
     void frameworks_are_trees_and_courses_have_their_sections(Scholion.Running school) {
         Visitor aud = school.as("Aud Meller");
         JsonNode frameworks = aud.get("/api/frameworks").ok();
-        assertThat(frameworks).hasSize(2);
+        assertThat(frameworks
+                        .valueStream()
+                        .map(f -> f.get("title").stringValue() + " "
+                                + f.get("version").stringValue()))
+                .startsWith("Coastal Skills 2", "Coastal Skills 1");
         JsonNode tree = aud.get("/api/frameworks/" + frameworks.get(0).get("id").stringValue())
                 .ok();
         assertThat(tree.get("definition")

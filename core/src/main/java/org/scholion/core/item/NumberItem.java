@@ -54,8 +54,8 @@ public record NumberItem(
         /** As a person reads it. */
         public String shown() {
             return around == null
-                    ? from.toExact() + " to " + to.toExact()
-                    : around.value().toExact() + (around.within() == null ? "" : " ± " + around.within());
+                    ? from.toReadable() + " to " + to.toReadable()
+                    : around.value().toReadable() + (around.within() == null ? "" : " ± " + around.within());
         }
 
         private static Fraction tolerance(Fraction value, @Nullable String within) {

@@ -162,6 +162,6 @@ public enum Flag {
     }
 
     private static String two(@Nullable Double value) {
-        return value == null ? "–" : String.format(Locale.ROOT, "%.2f", value);
+        return value == null ? "–" : String.format(Locale.ROOT, "%.2f", value).replace('-', '−');
     }
 }

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.MathContext;
 import java.math.RoundingMode;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -16,6 +17,8 @@ import org.jspecify.annotations.Nullable;
  * soon as it fits again, so that overflow never wraps and equal values are always {@code equals}.
  */
 public final class Fraction implements Comparable<Fraction> {
+    private static final Map<String, String> PARTS =
+            Map.of("0.5", "½", "0.25", "¼", "0.75", "¾", "1/3", "⅓", "2/3", "⅔");
     /** A writing of so many signs is read at a glance; one of so many still as a whole. */
     private static final int SHORT = 12;
 
@@ -288,9 +291,24 @@ public final class Fraction implements Comparable<Fraction> {
 
     /**
      * As people read it: exact where that is short, {@code 12.7500001} or {@code 2/3}; otherwise rounded and said so,
-     * {@code ≈ 0.142857} or {@code ≈ 1.234568 × 10^30}.
+     * {@code ≈ 0.142857} or {@code ≈ 1.234568 × 10^30}. A minus is a minus, no hyphen.
      */
     public String toReadable() {
+        return readable().replace('-', '−');
+    }
+
+    /** Points and credits as people write them: {@code 22½}, {@code ⅔}, {@code −¼}; what has no sign of its own is a decimal. */
+    public String toPoints() {
+        Fraction size = abs();
+        Fraction whole = of(new BigDecimal(size.toBigIntegerFloor()));
+        String part = PARTS.get(size.minus(whole).toExact());
+        if (part == null) {
+            return toReadable();
+        }
+        return (signum() < 0 ? "−" : "") + (whole.isZero() ? "" : whole.toExact()) + part;
+    }
+
+    private String readable() {
         String exact = toExact();
         if (exact.length() <= SHORT) {
             return exact;

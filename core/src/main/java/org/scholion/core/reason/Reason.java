@@ -167,9 +167,14 @@ public record Reason(Code code, Map<String, Fact> facts) {
         }
         if (fact instanceof Fact.Amounts list) {
             return String.join(
-                    ", ", list.values().stream().map(Fraction::toReadable).toList());
+                    ", ", list.values().stream().map(Fraction::toPoints).toList());
         }
-        return fact instanceof Fact.Amount amount ? amount.value().toReadable() : "";
+        return fact instanceof Fact.Amount amount ? amount.value().toPoints() : "";
+    }
+
+    /** A percentage as a person reads it: always a decimal, without its sign. */
+    public String percentage(String name) {
+        return fact(name) instanceof Fact.Amount amount ? amount.value().toReadable() : word(name);
     }
 
     public List<String> words(String name) {

@@ -26,7 +26,7 @@ final class TotalWords {
         }
         list(r, "curve", "", said);
         if (r.has("percent")) {
-            said.add(r.word("percent") + "%");
+            said.add(r.percentage("percent") + "%");
         }
         questions(r, "undecided", "not decided yet, counted as 0: ", "", said);
         questions(r, "partly", "not decided in full yet, counted with what is decided: ", "", said);
@@ -60,7 +60,7 @@ final class TotalWords {
                 r.word("reached") + " of the last " + Words.counted(r, "last", "result") + " reach the level; "
                         + r.word("asked") + (r.amount("asked").equals(Fraction.ONE) ? " is" : " are") + " needed";
         };
-        String percent = r.has("percent") ? ": " + r.word("percent") + "%" : "";
+        String percent = r.has("percent") ? ": " + r.percentage("percent") + "%" : "";
         String few = r.has("needed")
                 ? "; no level yet: " + Words.counted(r, "pieces", "piece") + " of evidence, " + r.word("needed")
                         + (r.amount("needed").equals(Fraction.ONE) ? " is" : " are") + " needed"

@@ -104,7 +104,7 @@ final class WithoutKey {
 
     private static String share(Reason r, String name) {
         Fraction share = r.amount(name);
-        return share.isZero() ? "no credit" : share.toExact() + " of the credit";
+        return share.isZero() ? "no credit" : share.toPoints() + " of the credit";
     }
 
     /** Which line goes wrong is told; what it should have been is not. */

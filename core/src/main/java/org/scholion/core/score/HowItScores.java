@@ -59,7 +59,8 @@ public final class HowItScores implements Item.ByKind<String> {
                 : " "
                         + item.credits().entrySet().stream()
                                 .sorted(java.util.Map.Entry.comparingByKey())
-                                .map(e -> quoted(labels.of(e.getKey())) + " earns " + e.getValue())
+                                .map(e -> quoted(labels.of(e.getKey())) + " earns "
+                                        + e.getValue().toPoints())
                                 .collect(Collectors.joining(", "))
                         + " of the points.";
     }
@@ -83,7 +84,7 @@ public final class HowItScores implements Item.ByKind<String> {
             out.append(
                     item.spellingCredit().equals(Fraction.ONE)
                             ? "."
-                            : ", for " + item.spellingCredit() + " of the credit.");
+                            : ", for " + item.spellingCredit().toPoints() + " of the credit.");
         }
         if (!item.reject().isEmpty()) {
             out.append(" Listed as wrong: ");
@@ -98,7 +99,9 @@ public final class HowItScores implements Item.ByKind<String> {
     }
 
     private static String accepted(TextItem.Accepted entry) {
-        String worth = entry.credit().equals(Fraction.ONE) ? "" : " (for " + entry.credit() + " of the points)";
+        String worth = entry.credit().equals(Fraction.ONE)
+                ? ""
+                : " (for " + entry.credit().toPoints() + " of the points)";
         if (entry instanceof TextItem.Words words) {
             List<String> parts = new ArrayList<>();
             if (!words.all().isEmpty()) {
@@ -139,8 +142,10 @@ public final class HowItScores implements Item.ByKind<String> {
     @Override
     public String number(NumberItem item) {
         String bands = item.accept().stream()
-                .map(a ->
-                        a.shown() + (a.credit().equals(Fraction.ONE) ? "" : " (for " + a.credit() + " of the points)"))
+                .map(a -> a.shown()
+                        + (a.credit().equals(Fraction.ONE)
+                                ? ""
+                                : " (for " + a.credit().toPoints() + " of the points)"))
                 .collect(Collectors.joining(", or "));
         StringBuilder out = new StringBuilder("Accepted: ").append(bands).append(", limits included.");
         NumberItem.UnitRule unit = item.unit();
@@ -165,7 +170,9 @@ public final class HowItScores implements Item.ByKind<String> {
     }
 
     private static String share(Fraction share) {
-        return share.isZero() ? "no credit" : share.equals(Fraction.ONE) ? "full credit" : share + " of the credit";
+        return share.isZero()
+                ? "no credit"
+                : share.equals(Fraction.ONE) ? "full credit" : share.toPoints() + " of the credit";
     }
 
     @Override
@@ -247,16 +254,18 @@ public final class HowItScores implements Item.ByKind<String> {
                 + (form.isEmpty()
                         ? ""
                         : form + "; in another form it earns "
-                                + (item.formCredit().isZero() ? "nothing." : item.formCredit() + " of the points."))
+                                + (item.formCredit().isZero()
+                                        ? "nothing."
+                                        : item.formCredit().toPoints() + " of the points."))
                 + " What cannot be decided comes to you in Settle.";
     }
 
     @Override
     public String working(WorkingItem item) {
         return "Each line must follow from the last right line, starting from " + quoted(item.start())
-                + ". Right lines earn up to " + item.steps() + " of the points, in proportion; reaching "
+                + ". Right lines earn up to " + item.steps().toPoints() + " of the points, in proportion; reaching "
                 + item.accept().stream().map(HowItScores::quoted).collect(Collectors.joining(" or ")) + " earns "
-                + item.result() + "."
+                + item.result().toPoints() + "."
                 + (item.followThrough() ? " After a wrong line, the next lines are judged against it." : "")
                 + " What cannot be decided comes to you in Settle.";
     }
@@ -300,7 +309,8 @@ public final class HowItScores implements Item.ByKind<String> {
     private static String penalty(Fraction penalty) {
         return penalty.isZero()
                 ? ""
-                : " A wrong answer loses " + penalty + " of the points. Leaving it unanswered loses nothing.";
+                : " A wrong answer loses " + penalty.toPoints()
+                        + " of the points. Leaving it unanswered loses nothing.";
     }
 
     private static String points(Fraction points) {

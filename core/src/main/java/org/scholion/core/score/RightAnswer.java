@@ -56,7 +56,7 @@ public final class RightAnswer implements Item.ByKind<Answer> {
                     .collect(Collectors.joining(choice.max() == 1 ? " or " : " + ")));
         }
         if (item instanceof NumberItem number) {
-            String value = number.accept().get(0).shown();
+            String value = best(number).shown();
             return Optional.of(
                     number.unit() == null ? value : value + " " + number.unit().expect());
         }
@@ -100,15 +100,21 @@ public final class RightAnswer implements Item.ByKind<Answer> {
 
     @Override
     public Answer number(NumberItem item) {
-        NumberItem.Accepted best = item.accept().get(0);
-        for (NumberItem.Accepted entry : item.accept()) {
-            best = entry.credit().compareTo(best.credit()) > 0 ? entry : best;
-        }
+        NumberItem.Accepted best = best(item);
         Fraction value = best.around() == null ? best.from() : best.around().value();
         String exact = value.toExact();
         String typed = item.decimal() == ',' ? exact.replace('.', ',') : exact;
         return new Answer.Typed(
                 item.unit() == null ? typed : typed + " " + item.unit().expect());
+    }
+
+    /** The first of those that earn most. */
+    private static NumberItem.Accepted best(NumberItem item) {
+        NumberItem.Accepted best = item.accept().get(0);
+        for (NumberItem.Accepted entry : item.accept()) {
+            best = entry.credit().compareTo(best.credit()) > 0 ? entry : best;
+        }
+        return best;
     }
 
     @Override

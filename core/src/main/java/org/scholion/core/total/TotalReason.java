@@ -117,7 +117,7 @@ public final class TotalReason {
         for (Part part : assessment.parts()) {
             if (part.weight() != null) {
                 weights.add((part.title().isBlank() ? part.id() : part.title()) + " "
-                        + part.weight().toExact());
+                        + part.weight().toPoints());
             }
         }
         return weights;
@@ -137,7 +137,7 @@ public final class TotalReason {
     private static String words(Curve step) {
         if (step instanceof Curve.Add add) {
             return (add.amount().signum() < 0 ? "minus " : "plus ")
-                    + add.amount().abs().toExact()
+                    + add.amount().abs().toReadable()
                     + (add.amount().abs().equals(Fraction.ONE) ? " percentage point" : " percentage points");
         }
         if (step instanceof Curve.ScaleTo scale) {

@@ -91,7 +91,7 @@ class FlagTest {
         assertThat(moderate.isModerate()).isTrue();
         assertThat(Flag.of(measures(0.5, 0.2, 0, 0), false, List.of(moderate, large)))
                 .containsExactly(
-                        new Flag.Raised(Flag.DIFFERS, "among equally able students it favours 9A: delta -2.58"));
+                        new Flag.Raised(Flag.DIFFERS, "among equally able students it favours 9A: delta −2.58"));
     }
 
     @Test

@@ -111,14 +111,32 @@ class FractionTest {
     @CsvSource({
         "12.5, 12.5",
         "12.7500001, 12.7500001",
-        "-1/3, -1/3",
+        "-1/3, −1/3",
         "0.12345678901234567891, 0.12345678901234567891",
         "100000001/300000000, ≈ 0.333333",
         "123456789012345678901234567890, ≈ 1.234568 × 10^29",
-        "-99999999999999999999999999999999, ≈ -1 × 10^32",
+        "-99999999999999999999999999999999, ≈ −1 × 10^32",
     })
     void a_number_reads_as_people_read_it_and_says_so_when_it_is_rounded(String exact, String read) {
         assertThat(Fraction.exactly(exact).toReadable()).isEqualTo(read);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "1/2, ½",
+        "-0.25, −¼",
+        "22.75, 22¾",
+        "1/3, ⅓",
+        "-5/3, −1⅔",
+        "3, 3",
+        "0, 0",
+        "-2, −2",
+        "0.2, 0.2",
+        "1/7, 1/7",
+        "-1.2, −1.2"
+    })
+    void points_read_the_same_in_a_reason_as_in_a_table(String exact, String read) {
+        assertThat(Fraction.exactly(exact).toPoints()).isEqualTo(read);
     }
 
     @Test
@@ -126,6 +144,6 @@ class FractionTest {
         assertThat(Fraction.ONE
                         .over(Fraction.of(3).times(Fraction.exactly("1000000000000000000000000000000")))
                         .toReadable())
-                .isEqualTo("≈ 3.333333 × 10^-31");
+                .isEqualTo("≈ 3.333333 × 10^−31");
     }
 }

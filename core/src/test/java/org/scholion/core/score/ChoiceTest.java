@@ -40,7 +40,7 @@ class ChoiceTest {
     void another_option_earns_its_own_credit_or_costs_the_penalty() {
         ChoiceItem item = choice(Rule.EXACT, 1, "b", Map.of("c", f("1/2")), "1/4", false, ABCD);
         scoring(item, "c").isScored("1/2");
-        scoring(item, "a").isScored("-1/4").because("chose “a”; the right answer is “b”; penalty: 0.25 of the points");
+        scoring(item, "a").isScored("-1/4").because("chose “a”; the right answer is “b”; penalty: ¼ of the points");
     }
 
     @Test

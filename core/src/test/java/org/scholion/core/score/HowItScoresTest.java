@@ -31,7 +31,7 @@ class HowItScoresTest {
         ChoiceItem item = choice(ChoiceItem.Rule.EXACT, 1, "b", Map.of("c", f("1/2")), "1/4", false, "a", "b", "c");
         assertThat(HowItScores.of(item))
                 .isEqualTo(
-                        "“b” earns full credit. “c” earns 0.5 of the points. A wrong answer loses 0.25 of the points. Leaving it unanswered loses nothing. An answer with more than one choice comes to you in Settle.");
+                        "“b” earns full credit. “c” earns ½ of the points. A wrong answer loses ¼ of the points. Leaving it unanswered loses nothing. An answer with more than one choice comes to you in Settle.");
     }
 
     @ParameterizedTest
@@ -58,14 +58,14 @@ class HowItScoresTest {
                 new TextItem.Words(List.of("loop"), List.of(), List.of("slip"), f("1/4")));
         assertThat(HowItScores.of(item))
                 .isEqualTo(
-                        "Accepted: an answer that is “bowline”, or is “king of knots” (for 0.5 of the points), or contains “loop” and does not contain “slip” (for 0.25 of the points), ignoring capitals, leading articles. One typing slip is allowed from 4 letters, two from 8. Listed as wrong: “reef knot”. Any other answer waits for you in Settle and is not marked wrong.");
+                        "Accepted: an answer that is “bowline”, or is “king of knots” (for ½ of the points), or contains “loop” and does not contain “slip” (for ¼ of the points), ignoring capitals, leading articles. One typing slip is allowed from 4 letters, two from 8. Listed as wrong: “reef knot”. Any other answer waits for you in Settle and is not marked wrong.");
     }
 
     @Test
     void a_number_says_its_bands_its_unit_and_its_figures() {
         assertThat(HowItScores.of(number(around("12.5", "2%", "1"), around("12.5", "5%", "1/2"))))
                 .isEqualTo(
-                        "Accepted: 12.5 ± 2%, or 12.5 ± 5% (for 0.5 of the points), limits included. An answer with a unit cannot be read as a number. What cannot be read as a number comes to you in Settle.");
+                        "Accepted: 12.5 ± 2%, or 12.5 ± 5% (for ½ of the points), limits included. An answer with a unit cannot be read as a number. What cannot be read as a number comes to you in Settle.");
         NumberItem item = new NumberItem(
                 head(),
                 List.of(around("1", null, "1")),
@@ -76,9 +76,8 @@ class HowItScoresTest {
                 true);
         assertThat(HowItScores.of(item))
                 .contains(
-                        "Unit: km, in no other unit.",
-                                "Without a unit: 0.5 of the credit. With a wrong unit: no credit.",
-                        "To 3 significant figures; otherwise 0.5 of the credit.",
+                        "Unit: km, in no other unit.", "Without a unit: ½ of the credit. With a wrong unit: no credit.",
+                        "To 3 significant figures; otherwise ½ of the credit.",
                                 "What cannot be read as a number is wrong.");
     }
 

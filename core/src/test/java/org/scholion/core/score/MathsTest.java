@@ -57,7 +57,7 @@ class MathsTest {
         Mark mark = formula(FormulaItem.Form.EXPANDED, "x^2 + 2x + 1", new Answer.Typed(typed));
         assertThat(mark.state()).isEqualTo(state);
         assertThat(mark.credit()).isEqualTo(f(credit.equals("1/2") ? "0.5" : credit));
-        assertThat(Words.english(mark.reason())).isEqualTo(because.replace("1/2 of", "0.5 of"));
+        assertThat(Words.english(mark.reason())).isEqualTo(because.replace("1/2 of", "½ of"));
     }
 
     @Test
@@ -107,8 +107,7 @@ class MathsTest {
     void right_lines_and_the_end_earn_their_shares() {
         Mark mark = work(working(false, "2(x+3) = 10", "x = 2"), "2x + 6 = 10", "", "2x = 4", "x = 2");
         assertThat(mark.credit()).isEqualTo(Fraction.ONE);
-        assertThat(Words.english(mark.reason()))
-                .isEqualTo("3 of 3 lines right; reaches “x = 2”: credit 0.5 + 0.5 × 3/3");
+        assertThat(Words.english(mark.reason())).isEqualTo("3 of 3 lines right; reaches “x = 2”: credit ½ + ½ × 3/3");
         Mark unfinished = work(working(false, "2(x+3) = 10", "x = 2"), "2x + 6 = 10", "2x = 4");
         assertThat(unfinished.credit()).isEqualTo(Fraction.HALF);
     }
@@ -119,7 +118,7 @@ class MathsTest {
         assertThat(mark.credit()).isEqualTo(Fraction.ZERO);
         assertThat(Words.english(mark.reason()))
                 .isEqualTo(
-                        "0 of 3 lines right; line 1 is the first wrong one (a sign has changed: right would be 2*x - 6 = 10); does not reach an accepted final line: credit 0 + 0.5 × 0/3");
+                        "0 of 3 lines right; line 1 is the first wrong one (a sign has changed: right would be 2*x - 6 = 10); does not reach an accepted final line: credit 0 + ½ × 0/3");
     }
 
     @Test

@@ -66,6 +66,6 @@ class TotalReasonTest {
         Outcome outcome = Outcomes.of(Grading.PLAIN, List.of(new Totals(a).of(marks, Fraction.ZERO)))
                 .get(0);
         assertThat(Words.english(new TotalReason(a).of(marks, Fraction.ZERO, outcome)))
-                .isEqualTo("-1 of 4 points; never below 0; 0%; not decided yet, counted as 0: question 2");
+                .isEqualTo("−1 of 4 points; never below 0; 0%; not decided yet, counted as 0: question 2");
     }
 }

@@ -329,7 +329,7 @@ public class BankItems {
                         insert into bank_use (item_id, version, assessment_id, item, at)
                         select id, version, :assessment, :item, :now from bank_item where id = :id
                         on conflict (assessment_id, item) do update
-                          set item_id = excluded.item_id, version = excluded.version, at = excluded.at""")
+                          set item_id = excluded.item_id, version = excluded.version, at = excluded.at, outdated = true""")
                 .param("assessment", assessment)
                 .param("item", item)
                 .param("now", Timestamp.from(clock.instant()))

@@ -1,6 +1,7 @@
 package org.scholion.server.bank;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.sql.Array;
 import java.sql.SQLException;
 import java.util.List;
@@ -15,7 +16,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Finds items among one's own and those that are shared: by words (whole words and beginnings of words through the
- * full-text index, slips through trigrams), kind, standard, difficulty, folder, tag, author and use.
+ * full-text index, slips through trigrams), kind, standard, mean score expected or found, folder, tag, author and use.
  */
 @Service
 public class BankSearch {
@@ -27,7 +28,7 @@ public class BankSearch {
         this.db = db;
     }
 
-    /** What is wanted; null and empty mean anything. */
+    /** What is wanted; null and empty mean anything. The bounds are of the mean found so far, or of the expected one. */
     public record Wanted(
             @Nullable String words,
             @Nullable String kind,
@@ -37,9 +38,13 @@ public class BankSearch {
             @Nullable UUID author,
             @Nullable String from,
             @Nullable String to,
+            @Nullable Boolean soFar,
             @Nullable Boolean used) {}
 
-    /** A line of what was found; {@code mayEdit} whether it is one's own or shared to be edited; only what is {@code mine} can be shared or removed. */
+    /**
+     * A line of what was found; {@code soFar} the mean score where it was used in one's own courses and handed back,
+     * with how many {@code students} that rests on; {@code mayEdit} whether it is one's own or shared to be edited; only what is {@code mine} can be shared or removed.
+     */
     public record BankLine(
             UUID id,
             int version,
@@ -48,6 +53,8 @@ public class BankSearch {
             List<String> tags,
             List<String> codes,
             @Nullable String difficulty,
+            @Nullable String soFar,
+            int students,
             int uses,
             String author,
             @Nullable UUID folder,
@@ -70,15 +77,25 @@ public class BankSearch {
              and (cast(:tag as text) is null or :tag = any(i.tags))
              and (cast(:folder as uuid) is null or i.folder_id = :folder)
              and (cast(:author as uuid) is null or i.owner_id = :author)
-             and (cast(:from as numeric) is null or i.difficulty >= :from)
-             and (cast(:to as numeric) is null or i.difficulty <= :to)
+             and (cast(:from as numeric) is null or MEAN >= :from)
+             and (cast(:to as numeric) is null or MEAN <= :to)
              and (cast(:used as boolean) is null or (i.uses > 0) = :used)""";
 
     private static final String JOINS = " join person p on p.id = i.owner_id"
             + " left join bank_folder f on f.id = i.folder_id and f.deleted_at is null";
 
+    /** The mean of an item over its uses in one's own courses, by students. */
+    private static final String SO_FAR = """
+            (select round(sum(u.mean_score * u.students) / sum(u.students), 4) from bank_use u
+             join assessment a on a.id = u.assessment_id
+             join course_teacher t on t.course_id = a.course_id and t.person_id = :me
+             where u.item_id = i.id and u.students > 0)""";
+
     private static final String FIELDS = """
-            select i.id, i.version, i.kind, i.prompt, i.tags, i.codes, i.difficulty, i.uses,
+            select i.id, i.version, i.kind, i.prompt, i.tags, i.codes, i.difficulty, i.uses, """ + SO_FAR + """
+             as so_far, (select coalesce(sum(u.students), 0) from bank_use u join assessment a on a.id = u.assessment_id
+                join course_teacher t on t.course_id = a.course_id and t.person_id = :me
+                where u.item_id = i.id) as students,
                    p.given || ' ' || p.family as author, f.id as folder_id, i.definition,
                    i.owner_id = :me or exists (select 1 from share s where s.person_id = :me and s.may_edit
                      and s.object_id in (i.id, f.id)) as may_edit, i.owner_id = :me as mine
@@ -137,7 +154,7 @@ public class BankSearch {
     }
 
     private List<BankLine> lines(Me me, Wanted w, String sql, String query) {
-        return db.sql(sql)
+        return db.sql(sql.replace("MEAN", Boolean.TRUE.equals(w.soFar()) ? SO_FAR : "i.difficulty"))
                 .param("me", me.id())
                 .param("query", query)
                 .param("kind", blank(w.kind()))
@@ -156,11 +173,9 @@ public class BankSearch {
                         row.getString("prompt"),
                         texts(row.getArray("tags")),
                         texts(row.getArray("codes")),
-                        row.getBigDecimal("difficulty") == null
-                                ? null
-                                : row.getBigDecimal("difficulty")
-                                        .stripTrailingZeros()
-                                        .toPlainString(),
+                        decimal(row.getBigDecimal("difficulty"), 4),
+                        decimal(row.getBigDecimal("so_far"), 2),
+                        row.getInt("students"),
                         row.getInt("uses"),
                         row.getString("author"),
                         row.getObject("folder_id", UUID.class),
@@ -168,6 +183,14 @@ public class BankSearch {
                         row.getBoolean("mine"),
                         JsonColumn.plain(JsonColumn.read(row.getString("definition")))))
                 .list();
+    }
+
+    private static @Nullable String decimal(@Nullable BigDecimal value, int digits) {
+        return value == null
+                ? null
+                : value.setScale(digits, RoundingMode.HALF_UP)
+                        .stripTrailingZeros()
+                        .toPlainString();
     }
 
     private static @Nullable String blank(@Nullable String s) {

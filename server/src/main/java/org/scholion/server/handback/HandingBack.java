@@ -33,6 +33,7 @@ import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -59,6 +60,7 @@ public class HandingBack {
     private final Jobs jobs;
     private final Access access;
     private final Events events;
+    private final ApplicationEventPublisher out;
     private final JdbcClient db;
     private final JdbcTemplate batch;
     private final Ids ids;
@@ -74,6 +76,7 @@ public class HandingBack {
             Jobs jobs,
             Access access,
             Events events,
+            ApplicationEventPublisher out,
             JdbcClient db,
             JdbcTemplate batch,
             Ids ids,
@@ -87,6 +90,7 @@ public class HandingBack {
         this.jobs = jobs;
         this.access = access;
         this.events = events;
+        this.out = out;
         this.db = db;
         this.batch = batch;
         this.ids = ids;
@@ -326,6 +330,7 @@ public class HandingBack {
                     "insert into result (id, school_id, attempt_id, student_id, handed_at, handed_by, snapshot, hash)"
                             + " values (?, ?, ?, ?, ?, ?, ?, ?)",
                     rows);
+            out.publishEvent(new ResultsOut(assessment));
             events.say("assessment:" + assessment);
             return ids.size() - rows.size();
         });

@@ -42,7 +42,7 @@ final class PaperWords {
     private static String part(JsonNode part) {
         List<String> about = new ArrayList<>();
         if (part.hasNonNull("weight")) {
-            about.add("weight " + ValueWords.text(part, "weight"));
+            about.add("weight " + ValueWords.amount(part, "weight"));
         }
         if (part.hasNonNull("best")) {
             about.add("best " + ValueWords.text(part, "best") + " count");

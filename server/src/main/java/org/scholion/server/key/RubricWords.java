@@ -54,7 +54,7 @@ public final class RubricWords {
             words.add("criterion " + of + " (was " + name(was) + ")");
         }
         if (!text(was, "weight", "1").equals(text(now, "weight", "1"))) {
-            words.add(of + ", weight: " + text(now, "weight", "1") + " (was " + text(was, "weight", "1") + ")");
+            words.add(of + ", weight: " + amount(now, "weight", "1") + " (was " + amount(was, "weight", "1") + ")");
         }
         if (!codes(was).equals(codes(now))) {
             words.add(of + ", standards: " + orNone(codes(now)) + " (was " + orNone(codes(was)) + ")");
@@ -79,8 +79,7 @@ public final class RubricWords {
     }
 
     private static String level(JsonNode level) {
-        String points = text(level, "points", "0");
-        return Comparison.quoted(text(level, "text", "")) + " for " + points;
+        return Comparison.quoted(text(level, "text", "")) + " for " + amount(level, "points", "0");
     }
 
     private static String name(JsonNode criterion) {
@@ -96,6 +95,10 @@ public final class RubricWords {
 
     private static String orNone(Set<String> codes) {
         return codes.isEmpty() ? "none" : String.join(", ", codes);
+    }
+
+    private static String amount(JsonNode node, String field, String otherwise) {
+        return node.has(field) ? ValueWords.amount(node, field) : otherwise;
     }
 
     private static String text(JsonNode node, String field, String otherwise) {

@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
+import org.scholion.core.number.Fraction;
 import org.scholion.formats.rich.RichText;
 import tools.jackson.databind.JsonNode;
 
@@ -12,6 +14,8 @@ import tools.jackson.databind.JsonNode;
 final class ValueWords {
     private static final int LONGEST = 300;
     private static final List<String> CALLED = List.of("options", "tokens", "left", "right", "regions", "parts");
+    private static final Set<String> AMOUNTS =
+            Set.of("points", "penalty", "spellingCredit", "formCredit", "steps", "result");
     private static final Map<String, Map<String, String>> WORDS = Map.of(
             "otherwise", Map.of("settle", "waits in Settle", "wrong", "is wrong"),
             "several", Map.of("settle", "waits in Settle", "wrong", "is wrong"),
@@ -75,7 +79,7 @@ final class ValueWords {
     }
 
     private static String scalar(String field, JsonNode value) {
-        String text = plain(value);
+        String text = AMOUNTS.contains(field) ? amount(value) : plain(value);
         return WORDS.getOrDefault(field, Map.of()).getOrDefault(text, text);
     }
 
@@ -100,9 +104,9 @@ final class ValueWords {
                 : one.has("from")
                         ? text(one, "from") + " to " + text(one, "to")
                         : one.has("words") ? wordRule(one.path("words")) : firstText(one);
-        String credit = one.hasNonNull("credit") ? " (" + text(one, "credit") + ")" : "";
+        String credit = one.hasNonNull("credit") ? " (" + amount(one, "credit") + ")" : "";
         String weight = one.hasNonNull("weight") && !text(one, "weight").equals("1")
-                ? " (weight " + text(one, "weight") + ")"
+                ? " (weight " + amount(one, "weight") + ")"
                 : "";
         String note = text(one, "note").isBlank() ? "" : ", comment " + Comparison.quoted(text(one, "note"));
         return said + credit + weight + note;
@@ -127,8 +131,7 @@ final class ValueWords {
 
     private String credits(JsonNode credits) {
         return credits.propertyStream()
-                .map(e -> names.getOrDefault(e.getKey(), e.getKey()) + " "
-                        + e.getValue().asString(""))
+                .map(e -> names.getOrDefault(e.getKey(), e.getKey()) + " " + amount(e.getValue()))
                 .collect(Collectors.joining(", "));
     }
 
@@ -143,7 +146,7 @@ final class ValueWords {
     }
 
     private static String otherwise(JsonNode value, String field, String words) {
-        return value.hasNonNull(field) ? words + text(value, field) + " of the credit" : "";
+        return value.hasNonNull(field) ? words + amount(value, field) + " of the credit" : "";
     }
 
     private static String limits(JsonNode words) {
@@ -184,12 +187,22 @@ final class ValueWords {
     private static String example(JsonNode example) {
         JsonNode answer = example.path("answer");
         String said = answer.isString() ? Comparison.quoted(answer.asString("")) : "an answer";
-        return said + (example.hasNonNull("credit") ? " gets " + text(example, "credit") : " waits");
+        return said + (example.hasNonNull("credit") ? " gets " + amount(example, "credit") : " waits");
     }
 
     /** A single value as it is; yes or no for a switch, nothing for a list. */
     static String plain(JsonNode value) {
         return value.isBoolean() ? value.asBoolean() ? "yes" : "no" : value.isValueNode() ? value.asString("") : "";
+    }
+
+    /** Points or a credit as everywhere on the pages: ½, not 0.5. */
+    static String amount(JsonNode value) {
+        String written = value.asString("");
+        return Fraction.parse(written).map(Fraction::toPoints).orElse(written);
+    }
+
+    static String amount(JsonNode node, String field) {
+        return amount(node.path(field));
     }
 
     static String text(JsonNode node, String field) {

@@ -22,6 +22,7 @@ import org.scholion.core.item.SpotItem;
 import org.scholion.core.item.WorkingItem;
 import org.scholion.core.maths.Latex;
 import org.scholion.core.maths.MathNames;
+import org.scholion.core.number.Fraction;
 import org.scholion.core.score.HowItScores;
 import org.scholion.core.score.RightAnswer;
 import org.scholion.formats.assessment.AssessmentFile;
@@ -58,10 +59,14 @@ final class ItemMarkup {
         boolean passage = item instanceof PassageItem;
         out.append(passage ? "<div class=\"passage\">" : "<div class=\"item\">");
         if (!passage) {
-            String points = item.points().toExact();
+            String points = item.points().toPoints();
             out.append("<span class=\"points\">")
                     .append(points)
-                    .append(points.equals("1") ? " point" : " points")
+                    .append(
+                            item.points().compareTo(Fraction.ONE) <= 0
+                                            && item.points().signum() > 0
+                                    ? " point"
+                                    : " points")
                     .append("</span><span class=\"number\">")
                     .append(number)
                     .append("</span><div class=\"asked\">");
@@ -236,7 +241,7 @@ final class ItemMarkup {
         out.append("<p><i>").append(RichText.escaped(criterion.title())).append("</i> ");
         criterion
                 .levels()
-                .forEach(l -> out.append(l.points().toExact())
+                .forEach(l -> out.append(l.points().toPoints())
                         .append(": ")
                         .append(RichText.escaped(l.text()))
                         .append("; "));
