@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, ok, type Schemas } from "../../api/client";
 import { Button, TextButton } from "../../parts/Button";
+import { Note } from "../../parts/Sheet";
 import { Loaded, Trouble } from "../../parts/States";
 import { t } from "../../text";
 
@@ -28,11 +29,12 @@ export function Outdated({ older, newer }: { older: string; newer: string }) {
       <Trouble error={take.error} />
       <Loaded query={query}>
         {(all) => {
-          const ready = all.filter((o) => o.proposed.length > 0);
+          const ready = all.filter(changes);
           return all.length === 0 ? (
             <p className="text-soft">{t("None of your assessments or bank items use them.")}</p>
           ) : (
             <>
+              <Lacking older={older} newer={newer} outdated={ready} />
               <Button disabled={ready.length === 0 || take.isPending} onClick={() => take.mutate(ready)}>
                 {t("Update {{count}} items", { count: ready.length })}
               </Button>
@@ -47,8 +49,13 @@ export function Outdated({ older, newer }: { older: string; newer: string }) {
                       <span className="font-sans text-small text-soft">{o.title || t("bank")}</span>
                     </span>
                     <span className="text-small text-standard">
-                      {o.old.join(" ")} → {o.proposed.join(" ") || "…"}
+                      {o.old.join(" ")} → {o.proposed.join(" ") || (o.unmapped.length > 0 ? "…" : "–")}
                     </span>
+                    {o.retired.length > 0 && (
+                      <span className="text-small text-soft">
+                        {t("{{codes}} retired, will be removed", { codes: o.retired.join(" ") })}
+                      </span>
+                    )}
                     {o.unmapped.length > 0 && (
                       <span className="text-small text-waiting">
                         {t("{{codes}} not mapped", { codes: o.unmapped.join(" ") })}
@@ -57,7 +64,7 @@ export function Outdated({ older, newer }: { older: string; newer: string }) {
                     <TextButton
                       className="text-small underline"
                       aria-label={t("Update {{prompt}}", { prompt: o.prompt })}
-                      disabled={o.proposed.length === 0 || take.isPending}
+                      disabled={!changes(o) || take.isPending}
                       onClick={() => take.mutate([o])}
                     >
                       {t("Update")}
@@ -70,5 +77,55 @@ export function Outdated({ older, newer }: { older: string; newer: string }) {
         }}
       </Loaded>
     </section>
+  );
+}
+
+/** Whether carrying over would change anything: something new comes, or something retired goes. */
+function changes(o: Schemas["Outdated"]): boolean {
+  return o.proposed.length > 0 || o.retired.length > 0;
+}
+
+/** Courses that do not use the newer version yet, named before their items are tagged with what they would not know. */
+function Lacking({
+  older,
+  newer,
+  outdated,
+}: {
+  older: string;
+  newer: string;
+  outdated: Schemas["Outdated"][];
+}) {
+  const client = useQueryClient();
+  const use = useMutation({
+    mutationFn: (course: string) =>
+      ok(
+        api.POST("/api/courses/{course}/frameworks", {
+          params: { path: { course } },
+          body: { framework: newer },
+        }),
+      ),
+    onSuccess: () => client.invalidateQueries({ queryKey: ["outdated", older, newer] }),
+  });
+  const courses = new Map(
+    outdated
+      .filter((o) => o.proposed.length > 0)
+      .flatMap((o) => (o.lacking ? [[o.lacking.id, o.lacking.title]] : [])),
+  );
+  return (
+    <>
+      {[...courses].map(([id, title]) => (
+        <Note key={id} by="waiting">
+          <p>
+            {t("{{course}} does not use this version yet: it would not know the new standards.", {
+              course: title,
+            })}
+          </p>
+          <Button look="quiet" disabled={use.isPending} onClick={() => use.mutate(id)}>
+            {t("Use it in {{course}}", { course: title })}
+          </Button>
+        </Note>
+      ))}
+      <Trouble error={use.error} />
+    </>
   );
 }

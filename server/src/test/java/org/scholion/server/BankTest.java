@@ -332,6 +332,44 @@ class BankTest {
     }
 
     @Test
+    void retired_tags_go_and_a_course_that_lacks_the_newer_version_is_named_before(Scholion.Running school) {
+        Visitor aud = school.as("Aud Meller");
+        String older = framework(aud, "Splices", "1", "SP1", "Splices hemp");
+        String newer = framework(aud, "Splices", "2", "SN.1", "Splices laid rope");
+        Lesson lesson = Lesson.written(school, "Old splices");
+        ObjectNode draft = Lesson.definition("Old splices").asObject();
+        draft.get("items").get(1).asObject().putArray("standards").addObject().put("code", "SP1");
+        lesson.holds(draft);
+        String path = "/api/crosswalks/" + older + "/" + newer;
+        JsonNode before = aud.get(path + "/outdated").ok().get(0);
+        assertThat(before.get("unmapped").toString()).isEqualTo("[\"SP1\"]");
+        assertThat(before.get("retired")).isEmpty();
+        assertThat(before.get("lacking").get("title").stringValue()).isEqualTo("Coastal Navigation");
+
+        aud.put(path, Map.of("links", List.of(Map.of("from", "SP1", "to", List.of()))))
+                .ok();
+        String course = before.get("lacking").get("id").stringValue();
+        aud.post("/api/courses/" + course + "/frameworks", Map.of("framework", newer))
+                .ok();
+        JsonNode said = aud.get(path + "/outdated").ok().get(0);
+        assertThat(said.get("retired").toString()).isEqualTo("[\"SP1\"]");
+        assertThat(said.get("unmapped")).isEmpty();
+        assertThat(said.get("lacking").isNull()).isTrue();
+        aud.post(path + "/outdated", Map.of("items", List.of(Map.of("assessment", lesson.id, "item", "q2"))))
+                .ok();
+        assertThat(aud.get(path + "/outdated").ok()).isEmpty();
+        assertThat(aud.get(lesson.path("/key"))
+                        .ok()
+                        .get("definition")
+                        .get("items")
+                        .get(1)
+                        .get("standards"))
+                .isEmpty();
+        aud.send("DELETE", "/api/courses/" + course + "/frameworks/" + newer, null)
+                .ok();
+    }
+
+    @Test
     void a_paper_shared_only_to_use_is_not_carried_over_by_the_one_it_is_shared_with(
             Scholion.Running school, JdbcClient db, People people) {
         Lesson lesson = Lesson.written(school, "Shared to use");

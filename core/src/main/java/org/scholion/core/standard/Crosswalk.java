@@ -85,6 +85,11 @@ public record Crosswalk(List<Link> links) {
                 unmapped);
     }
 
+    /** Whether a code was said to lead nowhere; one that nothing is said about is not retired. */
+    public boolean isRetired(String code) {
+        return links.stream().anyMatch(l -> l.from().equals(code) && l.to().isEmpty());
+    }
+
     /** The old codes that lead nowhere. */
     public List<String> unmapped(Framework older) {
         Set<String> leading = new HashSet<>();

@@ -65,7 +65,10 @@ class OutdatedTags {
      *
      * @param assessment the paper it stands in; null for an item of the bank
      * @param item its id in the paper, or in the bank
+     * @param retired old codes that lead nowhere; they go
      * @param unmapped old codes for which nothing is known yet; they stay
+     * @param lacking the paper's course where it does not use the newer version yet, so that it would not know the new
+     *     codes
      */
     record Outdated(
             @Nullable UUID assessment,
@@ -74,7 +77,11 @@ class OutdatedTags {
             String prompt,
             List<String> old,
             List<String> proposed,
-            List<String> unmapped) {}
+            List<String> retired,
+            List<String> unmapped,
+            @Nullable Lacking lacking) {}
+
+    record Lacking(UUID id, String title) {}
 
     /** Which items to carry over: those of a paper, or items of the bank. */
     record TagTaken(@Nullable UUID assessment, String item) {}
@@ -86,15 +93,21 @@ class OutdatedTags {
         Crosswalk crosswalk = crosswalks.links(older, newer);
         List<Outdated> all = new ArrayList<>();
         db.sql("""
-                        select a.id, a.title, a.draft from assessment a join course_teacher t on t.course_id = a.course_id
-                        where t.person_id = ? order by a.title""")
-                .param(me.id())
+                        select a.id, a.title, a.draft, c.id, c.title, exists (
+                          select 1 from course_framework f where f.course_id = c.id and f.framework_id = :newer)
+                        from assessment a join course c on c.id = a.course_id
+                        join course_teacher t on t.course_id = a.course_id
+                        where t.person_id = :me order by a.title""")
+                .param("newer", newer)
+                .param("me", me.id())
                 .query((row, n) -> {
                     UUID id = row.getObject(1, UUID.class);
                     String title = row.getString(2);
+                    Lacking lacking =
+                            row.getBoolean(6) ? null : new Lacking(row.getObject(4, UUID.class), row.getString(5));
                     JsonColumn.read(row.getString(3))
                             .path("items")
-                            .forEach(i -> add(all, id, title, i.path("id").asString(""), i, old, crosswalk));
+                            .forEach(i -> add(all, id, title, i.path("id").asString(""), i, old, crosswalk, lacking));
                     return id;
                 })
                 .list();
@@ -104,7 +117,7 @@ class OutdatedTags {
                 .param("codes", old.toArray(new String[0]))
                 .query((row, n) -> {
                     JsonNode item = JsonColumn.read(row.getString(2));
-                    add(all, null, "", row.getString(1), item, old, crosswalk);
+                    add(all, null, "", row.getString(1), item, old, crosswalk, null);
                     return row.getString(1);
                 })
                 .list();
@@ -124,7 +137,8 @@ class OutdatedTags {
             String id,
             JsonNode item,
             Set<String> old,
-            Crosswalk crosswalk) {
+            Crosswalk crosswalk,
+            @Nullable Lacking lacking) {
         List<String> outdated =
                 ItemCodes.own(item).stream().filter(old::contains).toList();
         if (outdated.isEmpty()) {
@@ -139,10 +153,19 @@ class OutdatedTags {
                 item.path("prompt").asString(""),
                 outdated,
                 carried.mapped().stream().map(Alignment::code).toList(),
-                carried.unmapped().stream().map(Alignment::code).toList()));
+                codes(carried.unmapped(), crosswalk, true),
+                codes(carried.unmapped(), crosswalk, false),
+                lacking));
     }
 
-    /** Carries tags over; a paper that is given out gets a new edition, whose marks stay as they are. */
+    private static List<String> codes(List<Alignment> unmapped, Crosswalk crosswalk, boolean retired) {
+        return unmapped.stream()
+                .map(Alignment::code)
+                .filter(code -> crosswalk.isRetired(code) == retired)
+                .toList();
+    }
+
+    /** Carries tags over and removes retired ones; a paper that is given out gets a new edition, whose marks stay as they are. */
     @Transactional
     public int take(Me me, UUID older, UUID newer, List<TagTaken> taken) {
         Set<String> old = codes(frameworks.read(me, older));
@@ -226,7 +249,7 @@ class OutdatedTags {
         });
         Crosswalk.Carried carried = crosswalk.carry(outdated);
         List<Alignment> next = new ArrayList<>(carried.mapped());
-        next.addAll(carried.unmapped());
+        carried.unmapped().stream().filter(a -> !crosswalk.isRetired(a.code())).forEach(next::add);
         next.forEach(a -> {
             ObjectNode one = kept.addObject().put("code", a.code());
             if (!a.weight().equals(Fraction.ONE)) {
