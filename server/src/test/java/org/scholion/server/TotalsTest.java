@@ -124,19 +124,30 @@ class TotalsTest {
             assertThat(standing.get("awaitsCurve").booleanValue()).isTrue();
             assertThat(standing.get("percent").isNull()).isTrue();
             assertThat(standing.get("score").stringValue()).isEqualTo("5");
+            assertThat(awaits(lesson, "Tamsin Orrel"))
+                    .as("the highest may become another for all")
+                    .isTrue();
+            assertThat(line(lesson).get("ready").intValue())
+                    .as("the other section’s sitting has its own curve")
+                    .isEqualTo(1);
             assertThat(standings.differences()).isEmpty();
             return lesson;
         });
-        for (int i = 0; i < 100 && awaits(lesson); i++) {
+        for (int i = 0; i < 100 && awaits(lesson, "Yuki Tarn"); i++) {
             Thread.sleep(200);
         }
-        assertThat(awaits(lesson)).isFalse();
+        assertThat(awaits(lesson, "Yuki Tarn")).isFalse();
+        assertThat(awaits(lesson, "Tamsin Orrel")).isFalse();
         assertThat(percent(lesson, "Yuki Tarn")).isEqualTo("90.0");
         assertThat(standings.differences()).isEmpty();
     }
 
-    private static boolean awaits(Lesson lesson) {
-        return lesson.trace("Yuki Tarn").get("standing").get("awaitsCurve").booleanValue();
+    private static JsonNode line(Lesson lesson) {
+        return lesson.teacher.get(lesson.path("")).ok().get("line");
+    }
+
+    private static boolean awaits(Lesson lesson, String name) {
+        return lesson.trace(name).get("standing").get("awaitsCurve").booleanValue();
     }
 
     @Test

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.scholion.server.ledger.Standings;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -46,7 +47,9 @@ class LineCounts {
                      count(*) filter (where x.handed_in_at is null) as working,
                      count(*) filter (where s.provisional and s.counts) as undecided,
                      count(*) filter (where r.attempt_id is not null) as handed_back,
-                     count(*) filter (where r.attempt_id is null and s.provisional = false and s.counts) as ready
+                     count(*) filter (where r.attempt_id is null and s.provisional = false and s.counts
+                       and (""" + Standings.SITTING_AWAITS + """
+                     ) is false) as ready
               from goes x
               left join standing s on s.school_id = x.school_id and s.attempt_id = x.id
               left join (select distinct attempt_id from result) r on r.attempt_id = x.id

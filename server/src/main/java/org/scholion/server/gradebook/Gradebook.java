@@ -128,7 +128,8 @@ class Gradebook {
     private Map<UUID, Map<UUID, GradebookCell>> cells(UUID course) {
         Map<UUID, Map<UUID, List<GradebookCell>>> each = new HashMap<>();
         db.sql("""
-                        select x.student_id, x.assessment_id, s.*, b.percent as back_percent, b.score as back_score,
+                        select x.student_id, x.assessment_id, s.*, """ + Standings.SITTING_AWAITS + """
+                                as sitting_awaits, b.percent as back_percent, b.score as back_score,
                                b.attempt_id is not null as handed_back
                         from attempt x join assessment a on a.id = x.assessment_id
                         join standing s on s.school_id = x.school_id and s.attempt_id = x.id

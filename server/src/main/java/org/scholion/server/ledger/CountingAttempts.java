@@ -49,7 +49,7 @@ class CountingAttempts {
                 .param("students", students)
                 .query((java.sql.ResultSet row) -> {
                     several.computeIfAbsent(row.getObject("student_id", UUID.class), s -> new ArrayList<>())
-                            .add(Standings.read(row));
+                            .add(Standings.stored(row));
                 });
         Grading grading = edition.assessment().grading();
         for (List<Standings.Standing> own : several.values()) {

@@ -38,9 +38,16 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class Standings {
+    /**
+     * Whether the curve of the sitting of an attempt {@code x} is still to be computed: while it is of one, it may
+     * become another for all, since the highest may be another. Those that wait are few, and in an index of their own.
+     */
+    public static final String SITTING_AWAITS =
+            "x.sitting_id in (select y.sitting_id from standing w join attempt y on y.id = w.attempt_id where w.awaits_curve)";
+
     /** By the whole key, which begins with the school: what others have stored is not looked through. */
-    private static final String OF_ATTEMPTS =
-            "select s.* from attempt x join standing s on s.school_id = x.school_id and s.attempt_id = x.id where ";
+    private static final String OF_ATTEMPTS = "select s.*, " + Standings.SITTING_AWAITS
+            + " as sitting_awaits from attempt x join standing s on s.school_id = x.school_id and s.attempt_id = x.id where ";
 
     private final JdbcClient db;
     private final JdbcTemplate batch;
@@ -343,8 +350,14 @@ public class Standings {
         return found;
     }
 
-    /** A row of the table of standings. */
+    /** A row of the table of standings with {@link #SITTING_AWAITS} as {@code sitting_awaits}. */
     public static Standing read(ResultSet row) throws SQLException {
+        Standing standing = stored(row);
+        return row.getBoolean("sitting_awaits") ? standing.beforeTheCurve() : standing;
+    }
+
+    /** The same as it is stored, whatever becomes of the curve. */
+    static Standing stored(ResultSet row) throws SQLException {
         return new Standing(
                 row.getObject("attempt_id", UUID.class),
                 row.getString("score"),
