@@ -84,33 +84,31 @@ function PersonMenu({ session }: { session: Schemas["Session"] }) {
     .map((n) => n[0])
     .join("");
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger
         aria-label={`${initials}, ${session.name}`}
         className="size-7 shrink-0 rounded-full border border-ink text-[0.7rem] font-semibold"
       >
         {initials}
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content align="end" className="z-30 border border-ink bg-sheet py-2">
-          <DropdownMenu.Label className="px-4 py-1">
-            {session.name}
-            <span className="block text-small text-soft">{session.school}</span>
-          </DropdownMenu.Label>
-          <DropdownMenu.Item asChild className={LINE}>
-            <NavLink to="/account">{t("Your account")}</NavLink>
-          </DropdownMenu.Item>
-          <DropdownMenu.Item
-            onSelect={() => setTimeout(() => document.dispatchEvent(new Event(SHOW_SHORTCUTS)))}
-            className={LINE}
-          >
-            {t("Keyboard shortcuts")}
-          </DropdownMenu.Item>
-          <DropdownMenu.Item onSelect={() => void leave()} className={LINE}>
-            {t("Sign out")}
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
+      <DropdownMenu.Content align="end" className="z-30 border border-ink bg-sheet py-2">
+        <DropdownMenu.Label className="px-4 py-1">
+          {session.name}
+          <span className="block text-small text-soft">{session.school}</span>
+        </DropdownMenu.Label>
+        <DropdownMenu.Item asChild className={LINE}>
+          <NavLink to="/account">{t("Your account")}</NavLink>
+        </DropdownMenu.Item>
+        <DropdownMenu.Item
+          onSelect={() => setTimeout(() => document.dispatchEvent(new Event(SHOW_SHORTCUTS)))}
+          className={LINE}
+        >
+          {t("Keyboard shortcuts")}
+        </DropdownMenu.Item>
+        <DropdownMenu.Item onSelect={() => void leave()} className={LINE}>
+          {t("Sign out")}
+        </DropdownMenu.Item>
+      </DropdownMenu.Content>
     </DropdownMenu.Root>
   );
 }

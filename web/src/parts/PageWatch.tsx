@@ -36,8 +36,11 @@ export function PageWatch() {
       attributes: true,
       attributeFilter: ["data-title", "disabled"],
     });
+    // What fitted may scroll once the window is narrower or its text larger.
+    window.addEventListener("resize", soon);
     soon();
     return () => {
+      window.removeEventListener("resize", soon);
       observer.disconnect();
       rescue.end();
       cancelAnimationFrame(frame);

@@ -115,7 +115,7 @@ function Tools({ editor, onFiles }: { editor: Editor; onFiles: (files: File[]) =
       onMouseDown={(e) => e.preventDefault()}
       onClick={act}
     >
-      {sign}
+      <span aria-hidden="true">{sign}</span>
     </button>
   );
   return (
@@ -127,7 +127,7 @@ function Tools({ editor, onFiles }: { editor: Editor; onFiles: (files: File[]) =
       {tool(t("bold, Ctrl B"), "B", on.bold, () => editor.chain().focus().toggleBold().run())}
       {tool(t("italic, Ctrl I"), "I", on.italic, () => editor.chain().focus().toggleItalic().run())}
       {tool(t("list"), "•", on.list, () => editor.chain().focus().toggleBulletList().run())}
-      {tool(t("numbered list"), "1.", on.numbers, () => editor.chain().focus().toggleOrderedList().run())}
+      {tool(t("numbered list, 1."), "1.", on.numbers, () => editor.chain().focus().toggleOrderedList().run())}
       {tool(t("formula"), "∑", undefined, () =>
         editor
           .chain()
@@ -135,7 +135,7 @@ function Tools({ editor, onFiles }: { editor: Editor; onFiles: (files: File[]) =
           .insertContent({ type: "formula", attrs: { latex: "x^2" } })
           .run(),
       )}
-      {tool(t("picture or sound"), t("picture, sound"), undefined, () => file.current?.click())}
+      {tool(t("picture or sound"), t("picture or sound"), undefined, () => file.current?.click())}
       <input
         ref={file}
         type="file"

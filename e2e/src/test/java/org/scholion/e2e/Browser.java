@@ -62,10 +62,22 @@ final class Browser implements AutoCloseable {
                         .usingAnyFreePort()
                         .build(),
                 options);
-        // The window's own frame takes height away; the page is to have exactly this size.
+        resized(width, height);
+    }
+
+    /** The window's own frame takes height away; the page is to have exactly this size. */
+    Browser resized(int width, int height) {
         driver.executeCdpCommand(
                 "Emulation.setDeviceMetricsOverride",
                 Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", width < 600));
+        return this;
+    }
+
+    /** What the person's system prefers, such as {@code prefers-color-scheme: dark} or {@code forced-colors: active}. */
+    Browser prefers(String feature, String value) {
+        driver.executeCdpCommand(
+                "Emulation.setEmulatedMedia", Map.of("features", List.of(Map.of("name", feature, "value", value))));
+        return this;
     }
 
     Browser open(String path) {
