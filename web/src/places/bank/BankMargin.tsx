@@ -6,7 +6,7 @@ import { MarginPart, Note } from "../../parts/Sheet";
 import { Loaded, Trouble } from "../../parts/States";
 import { type Item, keyInShort, kindName } from "../../stops/key/definition";
 import { t } from "../../text";
-import { moment, points } from "../../text/figures";
+import { figure, moment } from "../../text/figures";
 import { ShareWith } from "./ShareWith";
 import { Versions } from "./Versions";
 
@@ -83,7 +83,7 @@ export function BankMargin({
                     <li key={a.id} className="border-b border-rule py-1 font-script">
                       {a.prompt}{" "}
                       <span className="font-sans text-small text-soft">
-                        {a.author}, {t("similarity {{n}}", { n: points(a.likeness) })}
+                        {a.author}, {t("similarity {{n}}", { n: figure(Number(a.likeness)) })}
                       </span>
                     </li>
                   ))}
@@ -170,12 +170,15 @@ function Figures({
   onTake: ((share: string) => void) | undefined;
 }) {
   const share = measures.difficulty.value?.toFixed(2);
-  const rest = measures.itemRest.value?.toFixed(2);
   return (
     <span className="block">
       {t("{{count}} students", { count: measures.n })}
-      {share !== undefined && <> · {t("mean score {{share}}", { share: points(share) })}</>}
-      {rest !== undefined && <> · {t("correlation with the rest {{r}}", { r: points(rest) })}</>}{" "}
+      {share !== undefined && (
+        <> · {t("mean score {{share}}", { share: figure(measures.difficulty.value) })}</>
+      )}
+      {typeof measures.itemRest.value === "number" && (
+        <> · {t("correlation with the rest {{r}}", { r: figure(measures.itemRest.value) })}</>
+      )}{" "}
       {onTake && share !== undefined && (
         <TextButton onClick={() => onTake(share)}>{t("Use as the expected mean")}</TextButton>
       )}

@@ -1,7 +1,7 @@
 import type { Schemas } from "../../api/client";
 import { type Item, kindName } from "../../stops/key/definition";
 import { t } from "../../text";
-import { points } from "../../text/figures";
+import { figure } from "../../text/figures";
 
 /** Items with kind, standards, the mean expected, the mean found so far and how often they were used. */
 export function BankRows({
@@ -68,7 +68,7 @@ export function BankRows({
             </td>
             <td className="text-small">{t(kindName(r.definition as Item))}</td>
             <td className="truncate text-small text-standard">{r.codes.join(" ")}</td>
-            <td className="text-right">{r.difficulty ? points(r.difficulty) : "–"}</td>
+            <td className="text-right">{figure(r.difficulty ? Number(r.difficulty) : null)}</td>
             <td
               className="text-right"
               title={
@@ -79,7 +79,7 @@ export function BankRows({
                   : undefined
               }
             >
-              {r.soFar ? points(r.soFar) : "–"}
+              {figure(r.soFar ? Number(r.soFar) : null)}
             </td>
             <td className="text-right">{r.uses}</td>
           </tr>

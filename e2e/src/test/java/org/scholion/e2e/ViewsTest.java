@@ -94,7 +94,11 @@ class ViewsTest {
             aud.open(approach + "/key?item=q5").sees("Drag on the picture").isAccessible("Key, on a picture");
             aud.open(approach + "/key?item=q4").sees("Examples, checked again").isAccessible("Key, blanks");
             aud.open("/bank").sees("How often is high water").isAccessible("Bank");
-            aud.type("words in the item", "spring tide").sees("mean score").picture("bank");
+            aud.type("words in the item", "spring tide").sees("mean score");
+            aud.open("/bank")
+                    .type("words in the item", "compass course")
+                    .sees("0.")
+                    .picture("bank");
             aud.open("/bank?view=rubrics").sees("new criterion “Source”").isAccessible("Rubrics");
             aud.open("/standards").clickLink("from Coastal Skills 1").sees("Items that still use older standards");
             aud.sees("Update").isAccessible("Crosswalk").picture("crosswalk").hasNoErrors();

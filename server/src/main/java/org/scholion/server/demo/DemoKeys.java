@@ -77,14 +77,17 @@ class DemoKeys {
     private void fillBank(DemoSchool.School school) {
         UUID tides = folders.add(school.aud(), "Tides");
         UUID ropes = folders.add(school.aud(), "Ropework");
+        UUID charts = folders.add(school.aud(), "Chartwork");
         sharing.share(school.aud(), Sharing.Kind.FOLDER, tides, school.halvard().id(), false);
         take(school, "tides", "Tides and tidal streams", tides);
         take(school, "ropework", "Ropework and mooring", ropes);
         take(school, "buoyage", "Buoyage quick check", null);
+        take(school, "chartwork", "Chartwork check 4", charts);
         old(school, tides, "Which body causes most of the tide?", "the moon", "N3.1");
         old(school, tides, "How often is high water in a day, about?", "twice", "N3");
         old(school, tides, "Which body causes the most of a tide?", "the moon", "N3.1");
         old(school, null, "Which side of a boat shows a red light?", "port", "N4");
+        old(school, null, "What does a falling glass foretell?", "wind", "N6");
     }
 
     private void take(DemoSchool.School school, String name, String title, @Nullable UUID folder) {
@@ -121,7 +124,8 @@ class DemoKeys {
                         versions.get(0),
                         versions.get(1),
                         "[{\"from\": \"N3.1\", \"to\": [\"T1\"]}, {\"from\": \"N3.2\", \"to\": [\"T2\"]},"
-                                + " {\"from\": \"N4\", \"to\": [\"B1\", \"B2\"]}]",
+                                + " {\"from\": \"N4\", \"to\": [\"B1\", \"B2\"]},"
+                                + " {\"from\": \"N6\", \"to\": []}]",
                         school.aud().id())
                 .update();
     }
