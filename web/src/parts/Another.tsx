@@ -13,7 +13,7 @@ export function Another({ label, onAdd }: { label: string; onAdd: (text: string)
   return (
     <input
       aria-label={label}
-      placeholder={t("type another, Enter")}
+      placeholder={t("Type one and press Enter")}
       value={text}
       onChange={(e) => setText(e.target.value)}
       onBlur={add}

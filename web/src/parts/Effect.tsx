@@ -20,9 +20,7 @@ export function Effect({
   return (
     <Note by={by}>
       <p aria-live="polite">{sentence(effect)}</p>
-      {effect.measures && effect.moves.length > 0 && (
-        <p className="text-small">{measures(effect.measures)}</p>
-      )}
+      {effect.moves.length > 0 && <p className="text-small">{measures(effect.measures)}</p>}
       {shown.length > 0 && (
         <table className="mt-2 w-full text-small">
           <caption className="sr-only">{t("Whose score changes")}</caption>

@@ -28,7 +28,7 @@ export function Removed({
       <ul>
         {rows.map((row) => (
           <li key={row.id} className="flex items-baseline gap-3 border-b border-rule py-1">
-            <span className="min-w-0 flex-1 font-script wrap-anywhere">{row.name || t("(no words)")}</span>
+            <span className="min-w-0 flex-1 font-script wrap-anywhere">{row.name || t("(no text)")}</span>
             {row.at && <span className="text-soft">{moment(row.at)}</span>}
             <TextButton
               className="underline"

@@ -179,10 +179,10 @@ function Chosen({ editor }: { editor: Editor }) {
     const alt = at.image ? (at.image.alt ?? "") : "";
     return (
       <Field
-        label={t("What the picture shows, for whoever cannot see it")}
+        label={t("Description of the picture, for people who cannot see it")}
         value={alt}
         className="border-t border-rule px-3 py-2"
-        fault={alt.trim() ? undefined : t("The picture has no words yet: say what it shows.")}
+        fault={alt.trim() ? undefined : t("This picture has no description yet. Say what it shows.")}
         onFocus={() => undescribed !== null && !at.image && editor.commands.setNodeSelection(undescribed)}
         onChange={(e) => editor.commands.updateAttributes("image", { alt: e.target.value })}
       />

@@ -53,7 +53,7 @@ export function ChangeHere({
       />
       <div className="sticky bottom-0 flex flex-wrap items-center gap-3 border-t border-rule bg-sheet px-6 py-3">
         <Button look="strong" disabled={!changed || keep.isPending} onClick={() => keep.mutate()}>
-          {t("Keep it as version {{n}}", { n: line.version + 1 })}
+          {t("Save as version {{n}}", { n: line.version + 1 })}
         </Button>
         <Button look="quiet" onClick={onClose}>
           {t("Discard changes")}

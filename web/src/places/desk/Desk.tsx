@@ -178,7 +178,7 @@ function DeskMargin({ view }: { view: Schemas["DeskView"] }) {
         </MarginPart>
       )}
       <MarginPart title={t("Queries from students")}>
-        {view.queries.length === 0 && <p className="text-soft">{t("Nobody asks about a mark.")}</p>}
+        {view.queries.length === 0 && <p className="text-soft">{t("No queries.")}</p>}
         {view.queries.map((q) => (
           <Note key={q.id} by="person">
             <Link to="/queries">

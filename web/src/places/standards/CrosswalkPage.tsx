@@ -180,7 +180,7 @@ function Became({
         >
           <strong>{code}</strong> {standards.find((s) => s.code === code)?.text}{" "}
           <span aria-hidden="true">−</span>
-          <span className="sr-only">{t("take it off")}</span>
+          <span className="sr-only">{t("Remove")}</span>
         </button>
       ))}
       {to?.length === 0 && <span className="text-soft">{t("retired")}</span>}

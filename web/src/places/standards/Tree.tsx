@@ -190,7 +190,7 @@ function Row({
         className="text-small text-soft"
         onClick={() => onChange(removed(standards, standard.code))}
       >
-        {t("out")}
+        {t("Remove")}
       </TextButton>
     </>
   );

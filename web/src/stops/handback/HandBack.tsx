@@ -121,8 +121,8 @@ function Handing({ assessment, view }: { assessment: string; view: View }) {
         <p className="mb-3 flex items-center text-small">
           <strong className="text-soft">{t("What {{name}} will see", { name: student.name })}</strong>
           <span className="ml-auto text-soft">
-            <TextButton onClick={() => step(-1)}>{t("earlier")}</TextButton> <Kbd>[</Kbd>{" "}
-            <TextButton onClick={() => step(1)}>{t("later")}</TextButton> <Kbd>]</Kbd>
+            <TextButton onClick={() => step(-1)}>{t("Previous")}</TextButton> <Kbd>[</Kbd>{" "}
+            <TextButton onClick={() => step(1)}>{t("Next")}</TextButton> <Kbd>]</Kbd>
           </span>
         </p>
         <div className="border border-rule bg-sheet px-5 py-5 lg:px-7">

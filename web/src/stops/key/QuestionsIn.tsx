@@ -30,7 +30,7 @@ const ROLES: [string, string][] = [
   ["UNIT", "unit"],
   ["DIFFICULTY", "expected mean"],
   ["MINUTES", "minutes"],
-  ["LEFT_OUT", "left out"],
+  ["LEFT_OUT", "not used"],
 ];
 
 /** Questions from a spreadsheet with its columns in any order, or typed as plain text: seen before they are taken. */
@@ -71,7 +71,7 @@ export function QuestionsIn({ assessment, draft }: KeyPage) {
       margin={
         <>
           {found && (
-            <MarginPart title={t("What will come in")}>
+            <MarginPart title={t("What will be brought in")}>
               <Note by={good.length < found.items.length ? "waiting" : "rule"}>
                 <p role="status">
                   {t("{{good}} of {{all}} questions are complete.", {

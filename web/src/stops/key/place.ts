@@ -4,7 +4,7 @@ import type { Item } from "./definition";
 /** What a field of an item is called on the page. */
 const NAMES: Record<string, string> = {
   accept: "accepted",
-  reject: "known to be wrong",
+  reject: "known wrong answer",
   key: "key",
   options: "option",
   credits: "credit",

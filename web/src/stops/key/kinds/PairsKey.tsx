@@ -71,7 +71,7 @@ export function PairsKey({ item, onChange }: KeyProps) {
                       onClick={() => unpair(l.id, r ?? "")}
                     >
                       {nameOf(right, r)} <span aria-hidden="true">−</span>
-                      <span className="sr-only">{t("take it off")}</span>
+                      <span className="sr-only">{t("Remove")}</span>
                     </button>
                   ))}
                 <select

@@ -22,9 +22,9 @@ class BankPageTest {
             aud.sees("2 copied").clickButton("Copy all to the bank").sees("0 copied, 2 already there");
             aud.open("/bank").sees("Similar questions in your bank").isAccessible("Bank, near");
             aud.type("words in the item", "gimbal").sees("What keeps a lamp level in its gimbals?");
-            aud.clickButton("Edit this item").sees("Keep it as version 2").isAccessible("Bank, changing");
+            aud.clickButton("Edit this item").sees("Save as version 2").isAccessible("Bank, changing");
             aud.type("Points", "abc").sees("'abc' is not a number");
-            aud.type("Points", "3").seesNot("'abc'").clickButton("Keep it as version 2");
+            aud.type("Points", "3").seesNot("'abc'").clickButton("Save as version 2");
             aud.sees("Restore this version").hasNoErrors();
         }
     }

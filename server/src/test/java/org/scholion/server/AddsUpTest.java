@@ -128,6 +128,21 @@ class AddsUpTest {
     }
 
     @Test
+    void an_effect_on_one_students_mark_measures_the_whole_assessment_too(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Measured for one", "A")
+                .sits("Tamsin Orrel", List.of("a"), "rescue knot", "10 nmi", null)
+                .sits("Lotte Marrin", List.of("a"), "bowline", "10 nmi", null)
+                .sits("Noor Haddix", List.of("a"), null, null, null);
+        JsonNode measures = lesson.teacher
+                .post(lesson.path("/doubts/preview"), lesson.decision("q2", "rescue knot", "1", "THESE"))
+                .ok()
+                .get("measures");
+        assertThat(measures.get("meanBefore").stringValue()).isEqualTo("30");
+        assertThat(measures.get("meanAfter").stringValue()).isEqualTo("36.67");
+        assertThat(measures.get("passAfter").intValue()).isZero();
+    }
+
+    @Test
     void examines_mean_says_beside_it_when_the_results_have_another_and_why(Scholion.Running school) {
         Lesson lesson = Lesson.given(school, "Two means", "A")
                 .sits("Tamsin Orrel", List.of("b"), "bowline", null, null)

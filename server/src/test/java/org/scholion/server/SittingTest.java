@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -71,7 +73,14 @@ class SittingTest {
         Visitor rosa = school.as("Rosa Ellery");
         assertThat(rosa.get("/api/student/todo").body()).contains("COMING");
         String sitting = sittingOf(rosa, "Begin");
-        rosa.post("/api/student/sittings/" + sitting + "/attempt", null).isRefused(409);
+        assertThat(rosa.post("/api/student/sittings/" + sitting + "/attempt", null)
+                        .isRefused(409)
+                        .detail())
+                .startsWith("This is not open yet. It opens on ")
+                .contains(" at "
+                        + DateTimeFormatter.ofPattern("HH:mm")
+                                .withZone(ZoneId.of("Europe/London"))
+                                .format(later));
     }
 
     private static String sittingOf(Visitor student, String title) {

@@ -84,6 +84,11 @@ public record Effect(List<Move> moves, int students, Sides sides) {
      * @throws IllegalArgumentException when the two do not hold the same students
      */
     public static Effect between(Map<String, Outcome> before, Map<String, Outcome> after) {
+        return between(before, after, Sides.Others.NONE);
+    }
+
+    /** The same, where others are in the assessment whose results stay: they count in what all measure together. */
+    public static Effect between(Map<String, Outcome> before, Map<String, Outcome> after, Sides.Others others) {
         if (!before.keySet().equals(after.keySet())) {
             throw new IllegalArgumentException("the two sides hold different students");
         }
@@ -94,7 +99,7 @@ public record Effect(List<Move> moves, int students, Sides sides) {
                 moves.add(move);
             }
         });
-        return new Effect(moves, before.size(), Sides.of(before.values(), after.values()));
+        return new Effect(moves, before.size(), Sides.of(before.values(), after.values(), others));
     }
 
     /** Those of whom something is better afterwards. */

@@ -19,23 +19,35 @@ public record Sides(
         @Nullable Long passBefore,
         @Nullable Long passAfter) {
 
-    static Sides of(Collection<Outcome> before, Collection<Outcome> after) {
-        return new Sides(mean(before), mean(after), passing(before), passing(after));
+    /**
+     * Results that stay as they are, beside those that are compared.
+     *
+     * @param percents the sum of their percentages; {@code counted} how many have one
+     * @param passing how many of them pass
+     */
+    public record Others(Fraction percents, long counted, long passing) {
+        public static final Others NONE = new Others(Fraction.ZERO, 0, 0);
     }
 
-    private static @Nullable Fraction mean(Collection<Outcome> outcomes) {
+    static Sides of(Collection<Outcome> before, Collection<Outcome> after, Others others) {
+        return new Sides(mean(before, others), mean(after, others), passing(before, others), passing(after, others));
+    }
+
+    private static @Nullable Fraction mean(Collection<Outcome> outcomes, Others others) {
         List<Fraction> percents =
                 outcomes.stream().map(Outcome::percent).filter(Objects::nonNull).toList();
-        return percents.isEmpty()
+        long n = percents.size() + others.counted();
+        return n == 0
                 ? null
-                : percents.stream().reduce(Fraction.ZERO, Fraction::plus).over(Fraction.of(percents.size()));
+                : percents.stream().reduce(others.percents(), Fraction::plus).over(Fraction.of(n));
     }
 
-    private static @Nullable Long passing(Collection<Outcome> outcomes) {
+    private static @Nullable Long passing(Collection<Outcome> outcomes, Others others) {
         return outcomes.stream().allMatch(o -> o.passed() == null)
                 ? null
-                : Long.valueOf(outcomes.stream()
-                        .filter(o -> Boolean.TRUE.equals(o.passed()))
-                        .count());
+                : Long.valueOf(others.passing()
+                        + outcomes.stream()
+                                .filter(o -> Boolean.TRUE.equals(o.passed()))
+                                .count());
     }
 }

@@ -94,7 +94,7 @@ public final class Misstep {
         }
         Statement turned = new Statement.Relation(r.left(), r.sign().turned(), r.right());
         return Solutions.of(before, turned).isSame()
-                ? Optional.of("the inequality sign has to be turned")
+                ? Optional.of("the inequality sign must be reversed")
                 : Optional.empty();
     }
 

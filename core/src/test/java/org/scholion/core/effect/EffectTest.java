@@ -58,6 +58,20 @@ class EffectTest {
     }
 
     @Test
+    void results_that_stay_count_in_what_all_measure_together() {
+        Sides sides = Effect.between(of("5"), of("7"), new Sides.Others(f("160"), 3, 1))
+                .sides();
+        assertThat(sides.meanBefore()).isEqualTo(f("52.5"));
+        assertThat(sides.meanAfter()).isEqualTo(f("57.5"));
+        assertThat(sides.passBefore()).isEqualTo(1);
+        assertThat(sides.passAfter()).isEqualTo(2);
+        assertThat(Effect.between(Map.of(), Map.of(), new Sides.Others(f("160"), 0, 0))
+                        .sides()
+                        .meanBefore())
+                .isNull();
+    }
+
+    @Test
     void only_those_whose_result_moves_are_named_with_what_they_cross() {
         Effect effect = Effect.between(of("5", "6.5", "8"), of("6", "7", "8"));
         assertThat(effect.moves()).extracting(Effect.Move::student).containsExactly("s0", "s1");

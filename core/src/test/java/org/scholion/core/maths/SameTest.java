@@ -237,7 +237,7 @@ class SameTest {
                 "x - 2 = 0 or x + 3 = 0; x = 2; a case is dropped: x = -3",
                 "2x - 3 = 5; 2x = 2; ",
                 "2(x - 3) = 5; 2x + 6 = 5; a sign has changed: right would be 2*x - 6 = 5",
-                "-2x < 6; x < -3; the inequality sign has to be turned",
+                "-2x < 6; x < -3; the inequality sign must be reversed",
                 "√x = 3; x = 9; ",
                 "(x+1)^2; x² - 2x + 1; a sign has changed: right would be x^2 + 2*x + 1",
                 "|x| = 2; x = 2; a solution is lost: x = -2",

@@ -46,7 +46,7 @@ final class ParticularsReader {
         if (!HASH.matcher(picture.file()).matches()) {
             c.fault("a picture is named by the SHA-256 of its bytes");
         } else if (picture.alt().isBlank()) {
-            c.fault("say in words what the picture shows, for whoever cannot see it");
+            c.fault("this picture has no description yet; say what it shows, for people who cannot see it");
         }
         c.refuseUnknown();
         return picture;

@@ -19,7 +19,7 @@ public enum Role {
     WRONG("feedback wrong", "feedback if wrong"),
     TOLERANCE("tolerance", "within", "±", "+/-"),
     UNIT("unit", "units"),
-    DIFFICULTY("difficulty", "share expected", "expected"),
+    DIFFICULTY("difficulty", "expected mean", "share expected", "expected"),
     MINUTES("minutes", "time", "min"),
     LEFT_OUT();
 

@@ -101,7 +101,7 @@ public final class RichText {
         Matcher images = IMAGE.matcher(html);
         while (images.find()) {
             if (!ALT.matcher(images.group()).find()) {
-                faults.add("a picture has no words for whoever cannot see it: say what it shows");
+                faults.add("a picture has no description yet; say what it shows, for people who cannot see it");
             }
         }
         return new ArrayList<>(faults);

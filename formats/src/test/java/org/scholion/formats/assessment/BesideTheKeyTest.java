@@ -88,7 +88,7 @@ class BesideTheKeyTest {
                 "{\"answer\": [\"a\"]§{\"answer\": [\"z\"]§items[1].examples[0].answer[0]: no option is called 'z'",
                 "\"difficulty\": \"0.8\"§\"difficulty\": \"8\"§items[1].difficulty: the difficulty is the share that is expected, from 0 to 1",
                 "\"minutes\": \"1.5\"§\"minutes\": \"-1\"§items[1].minutes: the time is in minutes and not below 0",
-                "\"alt\": \"a sketch\"§\"alt\": \" \"§items[3].picture: say in words what the picture shows, for whoever cannot see it",
+                "\"alt\": \"a sketch\"§\"alt\": \" \"§items[3].picture: this picture has no description yet; say what it shows, for people who cannot see it",
                 "\"from\": \"60\"§\"from\": \"high\"§awards[0].from: 'high' is not a number such as 1.5 or 1/3",
                 "\"title\": \"Deckhand\"§\"title\": \" \"§awards[0].title: an award has a title",
                 "\"version\": 2}§\"version\": 0}§items[2].rubricKept: a kept rubric is named with its version, from 1 on",

@@ -29,7 +29,7 @@ class RichTextTest {
     @Test
     void a_picture_without_words_and_one_from_elsewhere_are_named() {
         assertThat(RichText.faults(IMAGE.replace("a sketch", " ")))
-                .containsExactly("a picture has no words for whoever cannot see it: say what it shows");
+                .containsExactly("a picture has no description yet; say what it shows, for people who cannot see it");
         assertThat(RichText.faults("<img src=\"http://elsewhere.example/x.png\" alt=\"x\">"))
                 .contains("a picture or sound has to be put in as a file; it cannot be fetched from elsewhere");
     }

@@ -5,9 +5,12 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -27,6 +30,7 @@ import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;
 import org.scholion.server.ledger.LateAnswers;
 import org.scholion.server.ledger.Scoring;
+import org.scholion.server.person.Schools;
 import org.scholion.server.platform.Events;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Lengths;
@@ -45,6 +49,7 @@ public class Taking {
     private static final Duration GRACE = Duration.ofSeconds(20);
 
     private static final int LONGEST_WINDOW = 60;
+    private static final DateTimeFormatter TOLD = DateTimeFormatter.ofPattern("EEEE d MMMM 'at' HH:mm", Locale.UK);
 
     private final Sittings sittings;
     private final Attempts attempts;
@@ -55,6 +60,7 @@ public class Taking {
     private final Events events;
     private final Veil veil;
     private final LateAnswers late;
+    private final Schools schools;
     private final JdbcClient db;
     private final Clock clock;
     private final Cache<UUID, Known> known =
@@ -70,6 +76,7 @@ public class Taking {
             Events events,
             Veil veil,
             LateAnswers late,
+            Schools schools,
             JdbcClient db,
             Clock clock) {
         this.sittings = sittings;
@@ -81,8 +88,14 @@ public class Taking {
         this.events = events;
         this.veil = veil;
         this.late = late;
+        this.schools = schools;
         this.db = db;
         this.clock = clock;
+    }
+
+    /** A moment as it is told in the school, such as {@code Monday 30 November at 09:00}. */
+    private String told(Me me, Instant moment) {
+        return TOLD.withZone(ZoneId.of(schools.zone(me.school()))).format(moment);
     }
 
     /**
@@ -161,7 +174,7 @@ public class Taking {
             throw Refused.conflict(
                     "not-open",
                     now.isBefore(sitting.opensAt)
-                            ? "This is not open yet."
+                            ? "This is not open yet. It opens on " + told(me, sitting.opensAt) + "."
                             : "This is closed. If you still need to hand in, ask your teacher.");
         }
         Edition edition = editions.require(sitting.assessment);

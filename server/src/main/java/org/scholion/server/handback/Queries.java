@@ -169,7 +169,7 @@ public class Queries {
     public void reply(Me me, UUID query, Reply reply) {
         access.require(me, Access.Action.ANSWER_QUERY, query);
         if (reply.words().isBlank()) {
-            throw Refused.invalid("words", "say a word to the student who asked");
+            throw Refused.invalid("words", "Write a reply to the student.");
         }
         String words = Lengths.atMost("words", reply.words().strip(), LONGEST);
         Attempt attempt = attempt(query);

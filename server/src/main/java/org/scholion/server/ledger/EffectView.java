@@ -16,7 +16,7 @@ import org.scholion.server.key.Comparison;
  *
  * @param marks how many marks move
  * @param up of how many something that they are shown is better; {@code down} of how many something is worse
- * @param measures what the whole assessment measures before and after; null where only some attempts were compared
+ * @param measures what the whole assessment measures before and after
  * @param moves the students whose result moves, from what to what
  * @param differences what differs between the two editions, in words; none where single marks are decided
  * @param also other answers that a decision reaches, too
@@ -29,7 +29,7 @@ public record EffectView(
         long down,
         long nowPass,
         long noLongerPass,
-        @Nullable Measures measures,
+        Measures measures,
         List<MoveView> moves,
         List<Comparison.Difference> differences,
         List<Asked> asked,
@@ -95,16 +95,11 @@ public record EffectView(
                 effect.down(),
                 effect.nowPass(),
                 effect.noLongerPass(),
-                null,
+                Measures.of(effect.sides()),
                 moves,
                 List.of(),
                 List.of(),
                 List.of());
-    }
-
-    EffectView of(Sides sides) {
-        return new EffectView(
-                marks, students, up, down, nowPass, noLongerPass, Measures.of(sides), moves, differences, asked, also);
     }
 
     EffectView with(List<Comparison.Difference> found, List<Asked> otherwise) {

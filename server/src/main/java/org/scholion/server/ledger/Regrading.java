@@ -15,6 +15,7 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.effect.Effect;
+import org.scholion.core.effect.Sides;
 import org.scholion.core.item.Item;
 import org.scholion.core.score.Mark;
 import org.scholion.core.score.Ruling;
@@ -171,7 +172,7 @@ public class Regrading {
         before.forEach((attempt, marks) -> after.put(attempt, new HashMap<>(marks)));
         moved.forEach(
                 m -> after.computeIfAbsent(m.attempt(), a -> new HashMap<>()).put(m.item(), m.mark()));
-        EffectView effect = effect(latest, candidate, in, before, after, moved.size(), true);
+        EffectView effect = effect(latest, candidate, in, before, after, moved.size(), Sides.Others.NONE);
         List<Difference> differences = Comparison.of(latest.definition(), candidate.definition());
         return new Compared(moved, effect.with(differences, asked(differences, in, assessment)), notDrawn);
     }
@@ -274,14 +275,15 @@ public class Regrading {
             Map<UUID, Map<String, Mark>> before,
             Map<UUID, Map<String, Mark>> after,
             int marks,
-            boolean all) {
+            Sides.Others others) {
         Map<String, Attempt> byId = new HashMap<>();
         in.forEach(a -> byId.put(a.id().toString(), a));
         Effect effect = Effect.between(
-                byName(Standings.outcomes(latest, in, before)), byName(Standings.outcomes(candidate, in, after)));
-        EffectView view = EffectView.of(
+                byName(Standings.outcomes(latest, in, before)),
+                byName(Standings.outcomes(candidate, in, after)),
+                others);
+        return EffectView.of(
                 marks, effect, byId, candidate.assessment().grading().percentDigits());
-        return all ? view.of(effect.sides()) : view;
     }
 
     private static Map<String, Outcome> byName(Map<UUID, Outcome> outcomes) {
@@ -303,7 +305,14 @@ public class Regrading {
         before.forEach((attempt, marks) -> after.put(attempt, new HashMap<>(marks)));
         decisions.forEach(
                 m -> after.computeIfAbsent(m.attempt(), a -> new HashMap<>()).put(m.item(), m.mark()));
-        return effect(edition, edition, in, before, after, decisions.size(), all);
+        return effect(
+                edition,
+                edition,
+                in,
+                before,
+                after,
+                decisions.size(),
+                all ? Sides.Others.NONE : standings.but(assessment, own));
     }
 
     private static Set<UUID> attemptsOf(List<LedgerMark> decisions) {

@@ -15,6 +15,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.effect.Sides;
 import org.scholion.core.item.Item;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.reason.Reason;
@@ -311,6 +312,19 @@ public class Standings {
                 .list()
                 .forEach(s -> all.put(s.attempt(), s));
         return all;
+    }
+
+    /** What all attempts of an assessment but some stand at, summed up. */
+    @Transactional(readOnly = true)
+    Sides.Others but(UUID assessment, Collection<UUID> some) {
+        return db.sql("""
+                        select coalesce(sum(cast(s.percent as numeric)), 0), count(s.percent), count(*) filter (where s.passed)
+                        from attempt x join standing s on s.school_id = x.school_id and s.attempt_id = x.id
+                        where x.assessment_id = :assessment and x.handed_in_at is not null and x.id <> all(:some)""")
+                .param("assessment", assessment)
+                .param("some", some.toArray(new UUID[0]))
+                .query((row, n) -> new Sides.Others(Fraction.exactly(row.getString(1)), row.getLong(2), row.getLong(3)))
+                .single();
     }
 
     /** What some attempts stand at. */
