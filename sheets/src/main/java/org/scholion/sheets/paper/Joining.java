@@ -12,6 +12,13 @@ final class Joining implements BidiReorderer {
     private final ArabicShaping plain = new ArabicShaping(
             ArabicShaping.LETTERS_UNSHAPE | ArabicShaping.TEXT_DIRECTION_LOGICAL | ArabicShaping.LENGTH_GROW_SHRINK);
 
+    /** A line as it is seen from left to right, for what is not laid out as a paragraph, such as the foot of a page. */
+    static String asSeen(String line) {
+        return Bidi.requiresBidi(line.toCharArray(), 0, line.length())
+                ? new Bidi(new Joining().shapeText(line), Bidi.LEVEL_DEFAULT_LTR).writeReordered(Bidi.DO_MIRRORING)
+                : line;
+    }
+
     @Override
     public String reorderRTLTextToLTR(String text) {
         return Bidi.writeReverse(text, Bidi.OUTPUT_REVERSE | Bidi.DO_MIRRORING);

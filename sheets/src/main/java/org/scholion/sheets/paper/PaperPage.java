@@ -50,7 +50,8 @@ public final class PaperPage {
         page.append("<html><head><style>")
                 .append(Markup.STYLE)
                 .append("@page { @bottom-left { " + Markup.FONT + " font-size: 9pt; content: '")
-                .append(Markup.styled(file.assessment().title() + which + (withAnswers ? " · key" : "")))
+                .append(Markup.styled(
+                        Joining.asSeen(file.assessment().title() + which + (withAnswers ? " · key" : ""))))
                 .append("'; } }</style><title>")
                 .append(title)
                 .append("</title></head><body><h1>")

@@ -160,6 +160,22 @@ class PaperPdfTest {
     }
 
     @Test
+    void a_title_from_right_to_left_reads_the_same_at_the_foot_of_the_page() throws IOException {
+        for (String title : java.util.List.of("שלום ים", "المد والجزر", "Tides שלום ebb")) {
+            AssessmentFile file = AssessmentReader.read("{\"format\": \"scholion-assessment/1\", \"title\": \"" + title
+                    + "\", \"items\": [{\"id\": \"o\", \"kind\": \"open\", \"points\": \"1\", \"prompt\": \"x\"}]}");
+            try (PDDocument document =
+                    Loader.loadPDF(PaperPdf.of(PaperPage.of(file, hash -> Optional.empty(), false, 0)))) {
+                String text = java.text.Normalizer.normalize(
+                        new PDFTextStripper().getText(document), java.text.Normalizer.Form.NFKC);
+                assertThat(text.split(java.util.regex.Pattern.quote(title), -1))
+                        .as("at the head and at the foot: " + text)
+                        .hasSize(3);
+            }
+        }
+    }
+
+    @Test
     void scripts_that_people_teach_in_are_printed_letter_by_letter() throws IOException {
         for (String word : java.util.List.of("潮汐", "かいり", "カタカナ", "조류", "שלום", "เรือ", "Ελλάδα", "прилив")) {
             String text = printed("\"items\": [{\"id\": \"o\", \"kind\": \"open\", \"points\": \"1\", \"prompt\": \""
