@@ -47,7 +47,7 @@ class ComparisonTest {
                 "\"points\": \"2\", \"prompt\": \"Which knot?\"§\"points\": \"3\", \"prompt\": \"Which knot?\"§2 points: 3 (was 2)",
                 "\"key\": [\"a\"]§\"key\": [\"b\"]§1 key: at neaps (was at springs)",
                 "[{\"text\": \"bowline\"}]§[{\"text\": \"bowline\"}, {\"pattern\": \"bow.*\", \"credit\": \"1/2\"}]"
-                        + "§2 accepted: bowline, pattern bow.* (1/2) (was bowline)",
+                        + "§2 accepted: bowline, pattern bow.* (½) (was bowline)",
                 "\"standards\": [{\"code\": \"T1\"}]§\"standards\": [{\"code\": \"T2\"}]§1 standards: T2 (was T1)",
                 "\"standards\": [{\"code\": \"T1\"}]§\"standards\": []§1 standards: removed (was T1)",
                 "[[\"l1\", \"r1\"]]§[]§3 key: removed (was port → red)",
@@ -126,8 +126,8 @@ class ComparisonTest {
     @CsvSource(
             delimiter = '§',
             value = {
-                "choice§credits§{\"b\": \"1/2\"}§{\"b\": \"1/4\"}§credit of other options: at neaps 1/4 (was at neaps 1/2)",
-                "choice§penalty§\"1/4\"§\"0\"§penalty: 0 (was 1/4)",
+                "choice§credits§{\"b\": \"1/2\"}§{\"b\": \"1/4\"}§credit of other options: at neaps ¼ (was at neaps ½)",
+                "choice§penalty§\"1/4\"§\"0\"§penalty: 0 (was ¼)",
                 "choice§rule§\"net\"§\"hits\"§how it is counted: right ones found (was right less wrong)",
                 "choice§several§\"settle\"§\"wrong\"§more than one choice: is wrong (was waits in Settle)",
                 "choice§last§[\"b\"]§[]§options kept last: removed (was at neaps)",
@@ -140,10 +140,10 @@ class ComparisonTest {
                 "text§otherwise§\"settle\"§\"wrong\"§any other answer: is wrong (was waits in Settle)",
                 "number§accept§[{\"value\": \"10\", \"within\": \"2\"}]§[{\"from\": \"9\", \"to\": \"11\"}]§accepted: 9 to 11 (was 10 ± 2)",
                 "number§unit§{\"expect\": \"kn\"}§{\"expect\": \"kn\", \"missing\": \"1/2\"}"
-                        + "§unit: kn; without a unit 1/2 of the credit (was kn)",
+                        + "§unit: kn; without a unit ½ of the credit (was kn)",
                 "number§unit§{\"expect\": \"kn\"}§null§unit: removed (was kn)",
                 "number§figures§{\"count\": 3}§{\"count\": 3, \"otherwise\": \"1/2\"}"
-                        + "§significant figures: 3; otherwise 1/2 of the credit (was 3)",
+                        + "§significant figures: 3; otherwise ½ of the credit (was 3)",
                 "open§words§{\"max\": 150}§{\"min\": 20, \"max\": 100}§word limit: at least 20, at most 100 (was at most 150)",
                 "open§feedback§{\"right\": \"Well seen.\"}§{\"wrong\": \"Look again.\"}§feedback when wrong: “Look again.” (was none)",
                 "open§hint§\"Think of the moon.\"§null§hint: removed (was “Think of the moon.”)",
