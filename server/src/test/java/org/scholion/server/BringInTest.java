@@ -2,13 +2,11 @@ package org.scholion.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.condition.EnabledIf;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.scholion.server.course.Courses;
 import org.scholion.server.ledger.Standings;
@@ -26,11 +24,7 @@ import tools.jackson.databind.node.ObjectNode;
 @ExtendWith(Scholion.class)
 class BringInTest {
     private static Path data(String name) {
-        return TestDatabase.root().resolve("../shared/data").resolve(name);
-    }
-
-    static boolean dataIsThere() {
-        return Files.exists(data("evening-test.csv"));
+        return TestDatabase.root().resolve("docs/examples").resolve(name);
     }
 
     private static String evening(Visitor aud) {
@@ -44,7 +38,6 @@ class BringInTest {
     }
 
     @Test
-    @EnabledIf("dataIsThere")
     void a_messy_export_comes_in_as_far_as_it_fits_and_the_rest_is_named(Scholion.Running school, Standings standings) {
         Visitor aud = school.as("Aud Meller");
         String path = evening(aud);
@@ -96,7 +89,6 @@ class BringInTest {
     }
 
     @Test
-    @EnabledIf("dataIsThere")
     void a_roster_comes_in_without_being_edited_first(Scholion.Running school) {
         Visitor aud = school.as("Aud Meller");
         String course = aud.get("/api/courses").ok().get(0).get("id").stringValue();

@@ -9,6 +9,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.concurrent.locks.LockSupport;
 
 /** A database of its own in the tests' private cluster, dropped when it is closed. */
 public final class TestDatabase implements AutoCloseable {
@@ -71,6 +72,17 @@ public final class TestDatabase implements AutoCloseable {
 
     @Override
     public void close() {
-        statement("drop database if exists " + name + " with (force)");
+        // PostgreSQL's own vacuum may be at it, which only its owner could end: it is soon done.
+        for (int attempt = 1; ; attempt++) {
+            try {
+                statement("drop database if exists " + name + " with (force)");
+                return;
+            } catch (IllegalStateException e) {
+                if (attempt == 50) {
+                    throw e;
+                }
+                LockSupport.parkNanos(200_000_000);
+            }
+        }
     }
 }
