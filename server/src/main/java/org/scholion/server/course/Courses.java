@@ -1,5 +1,6 @@
 package org.scholion.server.course;
 
+import jakarta.persistence.EntityManager;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -7,19 +8,18 @@ import org.scholion.formats.bringin.Known;
 import org.scholion.server.access.Access;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.Me;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Courses, their sections and rosters. */
 @Service
 public class Courses {
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Access access;
     private final Ids ids;
 
-    Courses(JdbcClient db, Access access, Ids ids) {
-        this.db = db;
+    Courses(EntityManager entities, Access access, Ids ids) {
+        this.entities = entities;
         this.access = access;
         this.ids = ids;
     }
@@ -38,119 +38,92 @@ public class Courses {
     @Transactional
     public UUID add(UUID school, String title, @Nullable UUID framework, List<UUID> teachers) {
         UUID id = ids.next();
-        db.sql("insert into course (id, school_id, title, framework_id) values (?, ?, ?, ?)")
-                .param(id)
-                .param(school)
-                .param(title)
-                .param(framework)
-                .update();
+        entities.persist(new Course(id, school, title, framework));
         if (framework != null) {
-            db.sql("insert into course_framework (course_id, framework_id, place) values (?, ?, 0)")
-                    .params(id, framework)
-                    .update();
+            entities.persist(new CourseFramework(id, framework, 0));
         }
-        teachers.forEach(t -> db.sql("insert into course_teacher (course_id, person_id) values (?, ?)")
-                .params(id, t)
-                .update());
+        teachers.forEach(t -> entities.persist(new CourseTeacher(id, t)));
+        entities.flush();
         return id;
     }
 
     /** The section of this name, made when the course has none. */
     @Transactional
     public UUID section(UUID course, String name, @Nullable UUID teacher) {
-        db.sql("insert into section (id, course_id, name, teacher_id) values (?, ?, ?, ?) on conflict do nothing")
-                .param(ids.next())
-                .param(course)
-                .param(name)
-                .param(teacher)
-                .update();
-        return db.sql("select id from section where course_id = ? and name = ?")
-                .params(course, name)
-                .query(UUID.class)
-                .single();
+        entities.createQuery("""
+                        insert into Section (id, course, name, teacher) values (:id, :course, :name, :teacher)
+                        on conflict do nothing""")
+                .setParameter("id", ids.next())
+                .setParameter("course", course)
+                .setParameter("name", name)
+                .setParameter("teacher", teacher)
+                .executeUpdate();
+        return entities.createQuery(
+                        "select s.id from Section s where s.course = :course and s.name = :name", UUID.class)
+                .setParameter("course", course)
+                .setParameter("name", name)
+                .getSingleResult();
     }
 
     @Transactional
     public void enrol(UUID section, UUID student) {
-        db.sql("insert into enrolment (section_id, student_id) values (?, ?) on conflict do nothing")
-                .params(section, student)
-                .update();
+        entities.createQuery(
+                        "insert into Enrolment (section, student) values (:section, :student) on conflict do nothing")
+                .setParameter("section", section)
+                .setParameter("student", student)
+                .executeUpdate();
     }
 
     @Transactional(readOnly = true)
     public List<CourseLine> list(Me me) {
-        return db.sql("""
-                        select c.id, c.title, count(distinct s.id) as sections, count(distinct e.student_id) as students
-                        from course c join course_teacher t on t.course_id = c.id and t.person_id = ?
-                        left join section s on s.course_id = c.id left join enrolment e on e.section_id = s.id
-                        group by c.id order by c.title""")
-                .param(me.id())
-                .query((row, n) -> new CourseLine(
-                        row.getObject("id", UUID.class),
-                        row.getString("title"),
-                        row.getInt("sections"),
-                        row.getInt("students")))
-                .list();
+        return entities.createQuery("""
+                        select c.id, c.title, cast(count(distinct s.id) as Integer), cast(count(distinct e.student) as Integer)
+                        from Course c join CourseTeacher t on t.course = c.id and t.person = :me
+                        left join Section s on s.course = c.id left join Enrolment e on e.section = s.id
+                        group by c.id, c.title order by c.title""", CourseLine.class)
+                .setParameter("me", me.id())
+                .getResultList();
     }
 
     @Transactional(readOnly = true)
     public CourseView see(Me me, UUID course) {
         access.require(me, Access.Action.SEE_COURSE, course);
-        List<SectionLine> sections = db.sql("""
-                        select s.id, s.name, p.given || ' ' || p.family as teacher,
-                               (select count(*) from enrolment e where e.section_id = s.id) as students
-                        from section s left join person p on p.id = s.teacher_id where s.course_id = ? order by s.name""")
-                .param(course)
-                .query((row, n) -> new SectionLine(
-                        row.getObject("id", UUID.class),
-                        row.getString("name"),
-                        row.getString("teacher"),
-                        row.getInt("students")))
-                .list();
-        List<StudentLine> students = db.sql("""
-                        select p.id, p.given, p.family, p.number, e.section_id from enrolment e
-                        join section s on s.id = e.section_id join person p on p.id = e.student_id
-                        where s.course_id = ? order by p.family, p.given""")
-                .param(course)
-                .query((row, n) -> new StudentLine(
-                        row.getObject("id", UUID.class),
-                        row.getString("given"),
-                        row.getString("family"),
-                        row.getString("number"),
-                        row.getObject("section_id", UUID.class)))
-                .list();
-        return db.sql("select title, framework_id from course where id = ?")
-                .param(course)
-                .query((row, n) -> new CourseView(
-                        course, row.getString("title"), row.getObject("framework_id", UUID.class), sections, students))
-                .single();
+        List<SectionLine> sections = entities.createQuery("""
+                        select s.id, s.name, p.given || ' ' || p.family,
+                               cast((select count(*) from Enrolment e where e.section = s.id) as Integer)
+                        from Section s left join Person p on p.id = s.teacher where s.course = :course order by s.name""", SectionLine.class)
+                .setParameter("course", course)
+                .getResultList();
+        List<StudentLine> students = entities.createQuery("""
+                        select p.id, p.given, p.family, p.number, e.section from Enrolment e
+                        join Section s on s.id = e.section join Person p on p.id = e.student
+                        where s.course = :course order by p.family, p.given""", StudentLine.class)
+                .setParameter("course", course)
+                .getResultList();
+        Course found = entities.find(Course.class, course);
+        return new CourseView(course, found.title, found.framework, sections, students);
     }
 
     /** Whether a student is in a course that one teaches. */
     @Transactional(readOnly = true)
     public boolean teaches(Me me, UUID student) {
-        return !db.sql("""
-                        select 1 from enrolment e join section s on s.id = e.section_id
-                        join course_teacher t on t.course_id = s.course_id
-                        where e.student_id = ? and t.person_id = ? limit 1""").params(student, me.id()).query(Integer.class).list().isEmpty();
+        return entities.createQuery("""
+                        select exists (select 1 from Enrolment e join Section s on s.id = e.section
+                          join CourseTeacher t on t.course = s.course
+                          where e.student = :student and t.person = :me)""", Boolean.class)
+                .setParameter("student", student)
+                .setParameter("me", me.id())
+                .getSingleResult();
     }
 
     /** Everybody on the course's rosters, with all that a file may call them by. */
     @Transactional(readOnly = true)
     public List<Known> known(UUID course) {
-        return db.sql("""
-                        select p.id, p.given, p.family, coalesce(p.number, '') as number,
-                               coalesce(p.email, '') as email, s.name as section
-                        from enrolment e join section s on s.id = e.section_id join person p on p.id = e.student_id
-                        where s.course_id = ? order by p.family, p.given""")
-                .param(course)
-                .query((row, n) -> new Known(
-                        row.getString("id"),
-                        row.getString("given"),
-                        row.getString("family"),
-                        row.getString("number"),
-                        row.getString("email"),
-                        row.getString("section")))
-                .list();
+        return entities.createQuery("""
+                        select cast(p.id as String), p.given, p.family, coalesce(p.number, ''), coalesce(p.email, ''), s.name
+                        from Enrolment e join Section s on s.id = e.section join Person p on p.id = e.student
+                        where s.course = :course order by p.family, p.given""", Known.class)
+                .setParameter("course", course)
+                .getResultList();
     }
 }
