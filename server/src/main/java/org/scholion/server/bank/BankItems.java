@@ -259,6 +259,19 @@ public class BankItems {
                 .list();
     }
 
+    /** One's own items that are aligned to one of these standards, the latest changed first. */
+    public record Tagged(UUID id, JsonNode definition) {}
+
+    @Transactional(readOnly = true)
+    public List<Tagged> tagged(Me me, Set<String> codes) {
+        return db.sql("select id, definition from bank_item where owner_id = :me and deleted_at is null"
+                        + " and codes && cast(:codes as text[]) order by changed_at desc")
+                .param("me", me.id())
+                .param("codes", codes.toArray(new String[0]))
+                .query((row, n) -> new Tagged(row.getObject(1, UUID.class), JsonColumn.read(row.getString(2))))
+                .list();
+    }
+
     @Transactional(readOnly = true)
     public JsonNode definition(Me me, UUID id) {
         access.require(me, Access.Action.USE_BANK_ITEM, id);

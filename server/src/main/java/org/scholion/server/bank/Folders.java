@@ -1,6 +1,6 @@
 package org.scholion.server.bank;
 
-import java.sql.Timestamp;
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
@@ -9,20 +9,19 @@ import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Folders of the bank: one's own and those that colleagues share. */
 @Service
 public class Folders {
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Access access;
     private final Ids ids;
     private final Clock clock;
 
-    Folders(JdbcClient db, Access access, Ids ids, Clock clock) {
-        this.db = db;
+    Folders(EntityManager entities, Access access, Ids ids, Clock clock) {
+        this.entities = entities;
         this.access = access;
         this.ids = ids;
         this.clock = clock;
@@ -32,31 +31,29 @@ public class Folders {
 
     @Transactional(readOnly = true)
     public List<Folder> of(Me me) {
-        return db.sql("""
-                        select f.id, f.name, p.given || ' ' || p.family as owner, f.owner_id = :me as mine,
-                               (select count(*) from bank_item i where i.folder_id = f.id and i.deleted_at is null) as items
-                        from bank_folder f join person p on p.id = f.owner_id
-                        where f.deleted_at is null and (f.owner_id = :me
-                           or exists (select 1 from share s where s.person_id = :me and s.object_id = f.id))
-                        order by mine desc, lower(f.name)""")
-                .param("me", me.id())
-                .query((row, n) -> new Folder(
-                        row.getObject("id", UUID.class),
-                        row.getString("name"),
-                        row.getString("owner"),
-                        row.getBoolean("mine"),
-                        row.getInt("items")))
-                .list();
+        return entities.createQuery("""
+                        select f.id, f.name, p.given || ' ' || p.family, f.owner = :me,
+                               cast((select count(*) from BankItem i where i.folder = f.id and i.deletedAt is null) as Integer)
+                        from BankFolder f join Person p on p.id = f.owner
+                        where f.deletedAt is null and (f.owner = :me
+                           or exists (select 1 from ShareRow s where s.person = :me and s.object = f.id))
+                        order by case when f.owner = :me then 0 else 1 end, lower(f.name)""", Folder.class)
+                .setParameter("me", me.id())
+                .getResultList();
     }
 
     @Transactional
     public UUID add(Me me, String name) {
         String wanted = Lengths.name("name", name);
         UUID id = ids.next();
-        int made = db.sql(
-                        "insert into bank_folder (id, school_id, owner_id, name) values (?, ?, ?, ?) on conflict do nothing")
-                .params(id, me.school(), me.id(), wanted)
-                .update();
+        int made = entities.createQuery("""
+                        insert into BankFolder (id, school, owner, name) values (:id, :school, :owner, :name)
+                        on conflict do nothing""")
+                .setParameter("id", id)
+                .setParameter("school", me.school())
+                .setParameter("owner", me.id())
+                .setParameter("name", wanted)
+                .executeUpdate();
         if (made == 0) {
             throw Refused.conflict("name-taken", "You have a folder of this name already.");
         }
@@ -67,18 +64,17 @@ public class Folders {
     @Transactional
     public void remove(Me me, UUID folder) {
         access.require(me, Access.Action.OWN_BANK_FOLDER, folder);
-        db.sql("update bank_folder set deleted_at = ? where id = ?")
-                .params(Timestamp.from(clock.instant()), folder)
-                .update();
+        entities.find(BankFolder.class, folder).deletedAt = clock.instant();
+        entities.flush();
     }
 
     @Transactional
     public void restore(Me me, UUID folder) {
         access.require(me, Access.Action.RESTORE_BANK_FOLDER, folder);
-        int restored = db.sql("""
-                        update bank_folder f set deleted_at = null where id = ? and not exists (
-                          select 1 from bank_folder o where o.owner_id = f.owner_id and o.name = f.name
-                          and o.deleted_at is null)""").param(folder).update();
+        int restored = entities.createQuery("""
+                        update BankFolder f set f.deletedAt = null where f.id = :folder and not exists (
+                          select 1 from BankFolder o where o.owner = f.owner and o.name = f.name
+                          and o.deletedAt is null)""").setParameter("folder", folder).executeUpdate();
         if (restored == 0) {
             throw Refused.conflict(
                     "name-taken", "You have another folder of this name now. Rename or remove it first.");

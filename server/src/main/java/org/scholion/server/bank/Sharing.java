@@ -1,25 +1,24 @@
 package org.scholion.server.bank;
 
-import java.sql.Timestamp;
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
 import org.scholion.server.access.Access;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** What is shared with whom: an item, a folder, a rubric, or an assessment's key; to use, or to edit as well. */
 @Service
 public class Sharing {
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Access access;
     private final Clock clock;
 
-    Sharing(JdbcClient db, Access access, Clock clock) {
-        this.db = db;
+    Sharing(EntityManager entities, Access access, Clock clock) {
+        this.entities = entities;
         this.access = access;
         this.clock = clock;
     }
@@ -45,23 +44,23 @@ public class Sharing {
     @Transactional(readOnly = true)
     public List<Share> of(Me me, Kind kind, UUID object) {
         access.require(me, kind.needed, object);
-        return db.sql("""
-                        select p.id, p.given || ' ' || p.family, s.may_edit from share s join person p on p.id = s.person_id
-                        where s.object_id = ? order by p.family""")
-                .param(object)
-                .query((row, n) -> new Share(row.getObject(1, UUID.class), row.getString(2), row.getBoolean(3)))
-                .list();
+        return entities.createQuery("""
+                        select p.id, p.given || ' ' || p.family, s.mayEdit from ShareRow s join Person p on p.id = s.person
+                        where s.object = :object order by p.family""", Share.class)
+                .setParameter("object", object)
+                .getResultList();
     }
 
     /** The teachers of the school but oneself. */
     @Transactional(readOnly = true)
     public List<Colleague> colleagues(Me me) {
-        return db.sql("""
-                        select id, given || ' ' || family from person
-                        where school_id = ? and role = 'TEACHER' and id <> ? order by family, given""")
-                .params(me.school(), me.id())
-                .query((row, n) -> new Colleague(row.getObject(1, UUID.class), row.getString(2)))
-                .list();
+        return entities.createQuery("""
+                        select p.id, p.given || ' ' || p.family from Person p
+                        where p.school = :school and p.role = :teacher and p.id <> :me order by p.family, p.given""", Colleague.class)
+                .setParameter("school", me.school())
+                .setParameter("teacher", Me.Role.TEACHER)
+                .setParameter("me", me.id())
+                .getResultList();
     }
 
     @Transactional
@@ -70,19 +69,22 @@ public class Sharing {
         if (colleagues(me).stream().noneMatch(c -> c.id().equals(person))) {
             throw Refused.invalid("person", "this is no colleague of your school");
         }
-        db.sql("""
-                        insert into share (object_id, person_id, kind, may_edit, by_id, at) values (?, ?, ?, ?, ?, ?)
-                        on conflict (object_id, person_id) do update set may_edit = excluded.may_edit""")
-                .params(object, person, kind.name(), mayEdit, me.id(), Timestamp.from(clock.instant()))
-                .update();
+        ShareRow share = entities.find(ShareRow.class, new ShareRow.Key(object, person));
+        if (share == null) {
+            share = new ShareRow(object, person, kind, me.id(), clock.instant());
+            entities.persist(share);
+        }
+        share.mayEdit = mayEdit;
+        entities.flush();
     }
 
     @Transactional
     public void unshare(Me me, Kind kind, UUID object, UUID person) {
         access.require(me, kind.needed, object);
-        db.sql("delete from share where object_id = ? and person_id = ?")
-                .params(object, person)
-                .update();
+        entities.createQuery("delete from ShareRow s where s.object = :object and s.person = :person")
+                .setParameter("object", object)
+                .setParameter("person", person)
+                .executeUpdate();
     }
 
     /** Keys that colleagues share with me. */
@@ -90,18 +92,13 @@ public class Sharing {
 
     @Transactional(readOnly = true)
     public List<SharedKey> keys(Me me) {
-        return db.sql("""
-                        select a.id, a.title, c.title, p.given || ' ' || p.family, s.may_edit
-                        from share s join assessment a on a.id = s.object_id join course c on c.id = a.course_id
-                        join person p on p.id = s.by_id
-                        where s.person_id = ? and s.kind = 'ASSESSMENT' order by s.at desc""")
-                .param(me.id())
-                .query((row, n) -> new SharedKey(
-                        row.getObject(1, UUID.class),
-                        row.getString(2),
-                        row.getString(3),
-                        row.getString(4),
-                        row.getBoolean(5)))
-                .list();
+        return entities.createQuery("""
+                        select a.id, a.title, c.title, p.given || ' ' || p.family, s.mayEdit
+                        from ShareRow s join AssessmentRow a on a.id = s.object join Course c on c.id = a.course
+                        join Person p on p.id = s.by
+                        where s.person = :me and s.kind = :kind order by s.at desc""", SharedKey.class)
+                .setParameter("me", me.id())
+                .setParameter("kind", Kind.ASSESSMENT)
+                .getResultList();
     }
 }

@@ -8,6 +8,7 @@ import org.scholion.formats.bringin.Known;
 import org.scholion.server.access.Access;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.Me;
+import org.scholion.server.standard.Frameworks;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -15,11 +16,13 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Courses {
     private final EntityManager entities;
+    private final Frameworks frameworks;
     private final Access access;
     private final Ids ids;
 
-    Courses(EntityManager entities, Access access, Ids ids) {
+    Courses(EntityManager entities, Frameworks frameworks, Access access, Ids ids) {
         this.entities = entities;
+        this.frameworks = frameworks;
         this.access = access;
         this.ids = ids;
     }
@@ -39,11 +42,11 @@ public class Courses {
     public UUID add(UUID school, String title, @Nullable UUID framework, List<UUID> teachers) {
         UUID id = ids.next();
         entities.persist(new Course(id, school, title, framework));
-        if (framework != null) {
-            entities.persist(new CourseFramework(id, framework, 0));
-        }
         teachers.forEach(t -> entities.persist(new CourseTeacher(id, t)));
         entities.flush();
+        if (framework != null) {
+            frameworks.begin(id, framework);
+        }
         return id;
     }
 

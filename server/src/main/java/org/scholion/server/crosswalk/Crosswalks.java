@@ -1,6 +1,6 @@
 package org.scholion.server.crosswalk;
 
-import java.sql.Timestamp;
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
@@ -8,10 +8,8 @@ import java.util.UUID;
 import org.scholion.core.standard.Crosswalk;
 import org.scholion.core.standard.Framework;
 import org.scholion.core.standard.Likeness;
-import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
 import org.scholion.server.standard.Frameworks;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -22,12 +20,12 @@ import tools.jackson.databind.node.ObjectNode;
 /** Crosswalks as the school keeps them, with proposals for what is not mapped yet. */
 @Service
 class Crosswalks {
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Frameworks frameworks;
     private final Clock clock;
 
-    Crosswalks(JdbcClient db, Frameworks frameworks, Clock clock) {
-        this.db = db;
+    Crosswalks(EntityManager entities, Frameworks frameworks, Clock clock) {
+        this.entities = entities;
         this.frameworks = frameworks;
         this.clock = clock;
     }
@@ -77,23 +75,17 @@ class Crosswalks {
             ObjectNode link = node.addObject().put("from", l.from());
             l.to().forEach(link.putArray("to")::add);
         });
-        db.sql("""
-                        insert into crosswalk (older_id, newer_id, links, by_id, at) values (?, ?, ?, ?, ?)
-                        on conflict (older_id, newer_id) do update
-                          set links = excluded.links, by_id = excluded.by_id, at = excluded.at""")
-                .params(older, newer, JsonColumn.of(node), me.id(), Timestamp.from(clock.instant()))
-                .update();
+        entities.merge(new CrosswalkRow(older, newer, node, me.id(), clock.instant()));
     }
 
     Crosswalk links(UUID older, UUID newer) {
         List<Crosswalk.Link> links = new ArrayList<>();
-        db.sql("select links from crosswalk where older_id = ? and newer_id = ?")
-                .params(older, newer)
-                .query((row, n) -> JsonColumn.read(row.getString(1)))
-                .optional()
-                .ifPresent(node -> node.forEach(l -> links.add(new Crosswalk.Link(
-                        l.path("from").asString(""),
-                        l.path("to").valueStream().map(JsonNode::asString).toList()))));
+        CrosswalkRow row = entities.find(CrosswalkRow.class, new CrosswalkRow.Key(older, newer));
+        if (row != null) {
+            row.links.forEach(l -> links.add(new Crosswalk.Link(
+                    l.path("from").asString(""),
+                    l.path("to").valueStream().map(JsonNode::asString).toList())));
+        }
         return new Crosswalk(links);
     }
 }

@@ -1,5 +1,6 @@
 package org.scholion.server.crosswalk;
 
+import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -22,7 +23,6 @@ import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.scholion.server.standard.Frameworks;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -32,7 +32,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** Items whose tags belong to an older version, what they would become, and taking it over. */
 @Service
 class OutdatedTags {
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Crosswalks crosswalks;
     private final Frameworks frameworks;
     private final Assessments assessments;
@@ -42,7 +42,7 @@ class OutdatedTags {
     private final Access access;
 
     OutdatedTags(
-            JdbcClient db,
+            EntityManager entities,
             Crosswalks crosswalks,
             Frameworks frameworks,
             Assessments assessments,
@@ -50,7 +50,7 @@ class OutdatedTags {
             Regrading regrading,
             BankItems bank,
             Access access) {
-        this.db = db;
+        this.entities = entities;
         this.crosswalks = crosswalks;
         this.frameworks = frameworks;
         this.assessments = assessments;
@@ -92,36 +92,30 @@ class OutdatedTags {
         old.removeAll(codes(frameworks.read(me, newer)));
         Crosswalk crosswalk = crosswalks.links(older, newer);
         List<Outdated> all = new ArrayList<>();
-        db.sql("""
-                        select a.id, a.title, a.draft, c.id, c.title, exists (
-                          select 1 from course_framework f where f.course_id = c.id and f.framework_id = :newer)
-                        from assessment a join course c on c.id = a.course_id
-                        join course_teacher t on t.course_id = a.course_id
-                        where t.person_id = :me order by a.title""")
-                .param("newer", newer)
-                .param("me", me.id())
-                .query((row, n) -> {
-                    UUID id = row.getObject(1, UUID.class);
-                    String title = row.getString(2);
-                    Lacking lacking =
-                            row.getBoolean(6) ? null : new Lacking(row.getObject(4, UUID.class), row.getString(5));
-                    JsonColumn.read(row.getString(3))
-                            .path("items")
-                            .forEach(i -> add(all, id, title, i.path("id").asString(""), i, old, crosswalk, lacking));
-                    return id;
-                })
-                .list();
-        db.sql("select id, definition from bank_item where owner_id = :me and codes && cast(:codes as text[])"
-                        + " order by changed_at desc")
-                .param("me", me.id())
-                .param("codes", old.toArray(new String[0]))
-                .query((row, n) -> {
-                    JsonNode item = JsonColumn.read(row.getString(2));
-                    add(all, null, "", row.getString(1), item, old, crosswalk, null);
-                    return row.getString(1);
-                })
-                .list();
+        for (Drafted paper : drafted(me, newer)) {
+            Lacking lacking = paper.hasNewer() ? null : new Lacking(paper.course(), paper.courseTitle());
+            JsonColumn.read(paper.draft())
+                    .path("items")
+                    .forEach(i ->
+                            add(all, paper.id(), paper.title(), i.path("id").asString(""), i, old, crosswalk, lacking));
+        }
+        bank.tagged(me, old).forEach(i -> add(all, null, "", i.id().toString(), i.definition(), old, crosswalk, null));
         return all;
+    }
+
+    /** @param hasNewer whether the paper's course uses the newer version */
+    record Drafted(UUID id, String title, String draft, UUID course, String courseTitle, boolean hasNewer) {}
+
+    private List<Drafted> drafted(Me me, UUID newer) {
+        return entities.createQuery("""
+                        select a.id, a.title, a.draft, c.id, c.title, exists (
+                          select 1 from CourseFramework f where f.course = c.id and f.framework = :newer)
+                        from AssessmentRow a join Course c on c.id = a.course
+                        join CourseTeacher t on t.course = c.id and t.person = :me
+                        order by a.title""", Drafted.class)
+                .setParameter("newer", newer)
+                .setParameter("me", me.id())
+                .getResultList();
     }
 
     private static Set<String> codes(Framework framework) {

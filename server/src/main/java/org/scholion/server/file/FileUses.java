@@ -1,10 +1,10 @@
 package org.scholion.server.file;
 
+import jakarta.persistence.EntityManager;
 import java.util.HashSet;
 import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Pattern;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -15,10 +15,10 @@ import tools.jackson.databind.JsonNode;
 public class FileUses {
     private static final Pattern HASH = Pattern.compile("(?<![0-9a-f])[0-9a-f]{64}(?![0-9a-f])");
 
-    private final JdbcClient db;
+    private final EntityManager entities;
 
-    FileUses(JdbcClient db) {
-        this.db = db;
+    FileUses(EntityManager entities) {
+        this.entities = entities;
     }
 
     /** What a file belongs to. */
@@ -35,23 +35,24 @@ public class FileUses {
         if (named.isEmpty()) {
             return;
         }
-        db.sql("""
-                        insert into file_use (school_id, file_id, object_id, kind)
-                        select school_id, id, :object, :kind from file where school_id = :school and id in (:named)
+        entities.createQuery("""
+                        insert into FileUse (school, file, object, kind)
+                        select f.school, f.id, :object, :kind from StoredFile f where f.school = :school and f.id in (:named)
                         on conflict do nothing""")
-                .param("school", school)
-                .param("object", object)
-                .param("kind", kind.name())
-                .param("named", named)
-                .update();
+                .setParameter("school", school)
+                .setParameter("object", object)
+                .setParameter("kind", kind)
+                .setParameter("named", named)
+                .executeUpdate();
     }
 
     /** Notes that something is no more, and with it the files that belonged to it. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void forget(Kind kind, UUID object) {
-        db.sql("delete from file_use where kind = ? and object_id = ?")
-                .params(kind.name(), object)
-                .update();
+        entities.createQuery("delete from FileUse u where u.kind = :kind and u.object = :object")
+                .setParameter("kind", kind)
+                .setParameter("object", object)
+                .executeUpdate();
     }
 
     private static Set<String> named(JsonNode definition) {

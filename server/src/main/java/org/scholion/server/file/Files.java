@@ -1,5 +1,6 @@
 package org.scholion.server.file;
 
+import jakarta.persistence.EntityManager;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.security.MessageDigest;
@@ -14,7 +15,6 @@ import org.jspecify.annotations.Nullable;
 import org.scholion.server.access.Access;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -31,12 +31,12 @@ public class Files {
     private static final int MOST_PIXELS_OF_A_PHOTO = 120_000_000;
 
     private final Access access;
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Clock clock;
 
-    Files(Access access, JdbcClient db, Clock clock) {
+    Files(Access access, EntityManager entities, Clock clock) {
         this.access = access;
-        this.db = db;
+        this.entities = entities;
         this.clock = clock;
     }
 
@@ -67,18 +67,18 @@ public class Files {
         Double aspect = type.isPicture() ? aspect(name, type, bytes) : null;
         String kept = name.length() > LONGEST_NAME ? name.substring(name.length() - LONGEST_NAME) : name;
         String id = sha256(bytes);
-        db.sql("""
-                        insert into file (school_id, id, type, name, size, bytes, made_by, made_at)
+        entities.createQuery("""
+                        insert into StoredFile (school, id, type, name, size, bytes, madeBy, madeAt)
                         values (:school, :id, :type, :name, :size, :bytes, :me, :now) on conflict do nothing""")
-                .param("school", me.school())
-                .param("id", id)
-                .param("type", type.media())
-                .param("name", kept.replace("\0", ""))
-                .param("size", bytes.length)
-                .param("bytes", bytes)
-                .param("me", me.id())
-                .param("now", java.sql.Timestamp.from(clock.instant()))
-                .update();
+                .setParameter("school", me.school())
+                .setParameter("id", id)
+                .setParameter("type", type.media())
+                .setParameter("name", kept.replace("\0", ""))
+                .setParameter("size", bytes.length)
+                .setParameter("bytes", bytes)
+                .setParameter("me", me.id())
+                .setParameter("now", clock.instant())
+                .executeUpdate();
         return new Taken(id, name, type.media(), bytes.length, aspect);
     }
 
@@ -132,10 +132,13 @@ public class Files {
     /** A file of the school, for what was let in already: a paper that is printed, a key that is carried elsewhere. */
     @Transactional(readOnly = true)
     public Optional<Content> find(Me me, String id) {
-        return db.sql("select type, bytes from file where school_id = ? and id = ?")
-                .params(me.school(), id)
-                .query((row, n) -> new Content(row.getString(1), row.getBytes(2)))
-                .optional();
+        return entities.createQuery(
+                        "select f.type, f.bytes from StoredFile f where f.school = :school and f.id = :id",
+                        Content.class)
+                .setParameter("school", me.school())
+                .setParameter("id", id)
+                .getResultStream()
+                .findFirst();
     }
 
     private static String sha256(byte[] bytes) {

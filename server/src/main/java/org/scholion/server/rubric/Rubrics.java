@@ -1,6 +1,6 @@
 package org.scholion.server.rubric;
 
-import java.sql.Timestamp;
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -14,7 +14,6 @@ import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -24,13 +23,13 @@ import tools.jackson.databind.JsonNode;
 public class Rubrics {
     private static final int LONGEST_TITLE = 120;
 
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Access access;
     private final Ids ids;
     private final Clock clock;
 
-    Rubrics(JdbcClient db, Access access, Ids ids, Clock clock) {
-        this.db = db;
+    Rubrics(EntityManager entities, Access access, Ids ids, Clock clock) {
+        this.entities = entities;
         this.access = access;
         this.ids = ids;
         this.clock = clock;
@@ -59,29 +58,29 @@ public class Rubrics {
     /** One's own and those that are shared, by title. */
     @Transactional(readOnly = true)
     public List<RubricLine> of(Me me) {
-        return db.sql("""
-                        select r.*, p.given || ' ' || p.family as author,
-                               r.owner_id = :me or exists (select 1 from share s where s.object_id = r.id
-                                 and s.person_id = :me and s.may_edit) as may_edit, r.owner_id = :me as mine
-                        from rubric r join person p on p.id = r.owner_id
-                        where r.deleted_at is null and (r.owner_id = :me
-                           or exists (select 1 from share s where s.object_id = r.id and s.person_id = :me))
-                        order by lower(r.title), r.id""")
-                .param("me", me.id())
-                .query((row, n) -> {
-                    JsonNode definition = JsonColumn.read(row.getString("definition"));
-                    return new RubricLine(
-                            row.getObject("id", UUID.class),
-                            row.getString("title"),
-                            row.getInt("version"),
-                            row.getString("author"),
-                            row.getBoolean("may_edit"),
-                            row.getBoolean("mine"),
-                            OneRubric.read(definition).maximum().toExact(),
-                            JsonColumn.plain(definition));
-                })
-                .list();
+        return entities.createQuery("""
+                        select r, p.given || ' ' || p.family,
+                               r.owner = :me or exists (select 1 from ShareRow s where s.object = r.id
+                                 and s.person = :me and s.mayEdit)
+                        from Rubric r join Person p on p.id = r.owner
+                        where r.deletedAt is null and (r.owner = :me
+                           or exists (select 1 from ShareRow s where s.object = r.id and s.person = :me))
+                        order by lower(r.title), r.id""", Kept.class)
+                .setParameter("me", me.id())
+                .getResultStream()
+                .map(k -> new RubricLine(
+                        k.rubric().id,
+                        k.rubric().title,
+                        k.rubric().version,
+                        k.author(),
+                        k.mayEdit(),
+                        k.rubric().owner.equals(me.id()),
+                        OneRubric.read(k.rubric().definition).maximum().toExact(),
+                        JsonColumn.plain(k.rubric().definition)))
+                .toList();
     }
+
+    record Kept(Rubric rubric, String author, boolean mayEdit) {}
 
     @Transactional(readOnly = true)
     public RubricView see(Me me, UUID id) {
@@ -90,18 +89,19 @@ public class Rubrics {
     }
 
     private List<RubricVersion> versions(UUID id) {
-        List<RubricVersion> plain = db.sql("""
-                        select v.version, v.title, p.given || ' ' || p.family, v.at, v.definition
-                        from rubric_version v join person p on p.id = v.by_id where v.rubric_id = ? order by v.version""")
-                .param(id)
-                .query((row, n) -> new RubricVersion(
-                        row.getInt(1),
-                        row.getString(2),
-                        row.getString(3),
-                        row.getTimestamp(4).toInstant(),
+        List<RubricVersion> plain = entities.createQuery("""
+                        select v, p.given || ' ' || p.family
+                        from RubricVersionRow v join Person p on p.id = v.by where v.rubric = :id order by v.version""", Was.class)
+                .setParameter("id", id)
+                .getResultStream()
+                .map(w -> new RubricVersion(
+                        w.row().version,
+                        w.row().title,
+                        w.by(),
+                        w.row().at,
                         List.of(),
-                        JsonColumn.plain(JsonColumn.read(row.getString(5)))))
-                .list();
+                        JsonColumn.plain(w.row().definition)))
+                .toList();
         List<RubricVersion> told = new ArrayList<>();
         for (int i = plain.size() - 1; i >= 0; i--) {
             RubricVersion v = plain.get(i);
@@ -111,6 +111,8 @@ public class Rubrics {
         return told;
     }
 
+    record Was(RubricVersionRow row, String by) {}
+
     private static List<String> changes(RubricVersion before, RubricVersion v) {
         JsonNode was = JsonColumn.node(before.definition());
         JsonNode now = JsonColumn.node(v.definition());
@@ -118,20 +120,19 @@ public class Rubrics {
     }
 
     private List<RubricUse> uses(Me me, UUID id) {
-        return db.sql("""
-                        select a.id, a.title, i.item ->> 'id', (i.item -> 'rubricKept' ->> 'version')::integer
+        // A draft is searched inside, by PostgreSQL's own way into JSON.
+        return entities.createNativeQuery("""
+                        select a.id, a.title, i.item ->> 'id', cast(i.item -> 'rubricKept' ->> 'version' as integer)
                         from assessment a cross join lateral jsonb_array_elements(a.draft -> 'items') as i(item)
                         where i.item -> 'rubricKept' ->> 'id' = :id and a.school_id = :school
                           and (exists (select 1 from course_teacher t where t.course_id = a.course_id
                                        and t.person_id = :me)
                                or exists (select 1 from share s where s.object_id = a.id and s.person_id = :me))
-                        order by a.title, i.item ->> 'id'""")
-                .param("id", id.toString())
-                .param("school", me.school())
-                .param("me", me.id())
-                .query((row, n) ->
-                        new RubricUse(row.getObject(1, UUID.class), row.getString(2), row.getString(3), row.getInt(4)))
-                .list();
+                        order by a.title, i.item ->> 'id'""", RubricUse.class)
+                .setParameter("id", id.toString())
+                .setParameter("school", me.school())
+                .setParameter("me", me.id())
+                .getResultList();
     }
 
     /** Keeps a rubric as one's own. */
@@ -140,11 +141,7 @@ public class Rubrics {
         JsonNode rubric = checked(title, definition);
         UUID id = ids.next();
         Instant now = clock.instant();
-        db.sql("""
-                        insert into rubric (id, school_id, owner_id, title, version, definition, changed_at)
-                        values (?, ?, ?, ?, 1, ?, ?)""")
-                .params(id, me.school(), me.id(), title.strip(), JsonColumn.of(rubric), Timestamp.from(now))
-                .update();
+        entities.persist(new Rubric(id, me.school(), me.id(), title.strip(), rubric, now));
         keepVersion(me, id, 1, title, rubric, now);
         return id;
     }
@@ -160,11 +157,15 @@ public class Rubrics {
         access.require(me, Access.Action.EDIT_RUBRIC, id);
         JsonNode rubric = checked(title, definition);
         Instant now = clock.instant();
-        int updated = db.sql("""
-                        update rubric set version = version + 1, title = ?, definition = ?, changed_at = ?
-                        where id = ? and version = ?""")
-                .params(title.strip(), JsonColumn.of(rubric), Timestamp.from(now), id, version)
-                .update();
+        int updated = entities.createQuery("""
+                        update Rubric r set r.version = r.version + 1, r.title = :title, r.definition = :definition,
+                          r.changedAt = :now where r.id = :id and r.version = :version""")
+                .setParameter("title", title.strip())
+                .setParameter("definition", rubric)
+                .setParameter("now", now)
+                .setParameter("id", id)
+                .setParameter("version", version)
+                .executeUpdate();
         if (updated == 0) {
             throw Refused.conflict(
                     "changed-meanwhile",
@@ -175,10 +176,8 @@ public class Rubrics {
     }
 
     private void keepVersion(Me me, UUID id, int version, String title, JsonNode rubric, Instant at) {
-        db.sql(
-                        "insert into rubric_version (rubric_id, version, title, definition, by_id, at) values (?, ?, ?, ?, ?, ?)")
-                .params(id, version, title.strip(), JsonColumn.of(rubric), me.id(), Timestamp.from(at))
-                .update();
+        entities.persist(new RubricVersionRow(id, version, title.strip(), rubric, me.id(), at));
+        entities.flush();
     }
 
     private static JsonNode checked(String title, Object definition) {
@@ -197,15 +196,13 @@ public class Rubrics {
     @Transactional
     public void remove(Me me, UUID id) {
         access.require(me, Access.Action.OWN_RUBRIC, id);
-        db.sql("update rubric set deleted_at = ? where id = ?")
-                .params(Timestamp.from(clock.instant()), id)
-                .update();
+        entities.find(Rubric.class, id).deletedAt = clock.instant();
     }
 
     @Transactional
     public void restore(Me me, UUID id) {
         access.require(me, Access.Action.RESTORE_RUBRIC, id);
-        db.sql("update rubric set deleted_at = null where id = ?").param(id).update();
+        entities.find(Rubric.class, id).deletedAt = null;
     }
 
     /** A rubric that one has removed. */
@@ -213,14 +210,11 @@ public class Rubrics {
 
     @Transactional(readOnly = true)
     public List<RemovedRubric> removed(Me me) {
-        return db.sql("""
-                        select id, title, deleted_at from rubric where owner_id = ? and deleted_at is not null
-                        order by deleted_at desc limit 200""")
-                .param(me.id())
-                .query((row, n) -> new RemovedRubric(
-                        row.getObject(1, UUID.class),
-                        row.getString(2),
-                        row.getTimestamp(3).toInstant()))
-                .list();
+        return entities.createQuery("""
+                        select r.id, r.title, r.deletedAt from Rubric r where r.owner = :me and r.deletedAt is not null
+                        order by r.deletedAt desc""", RemovedRubric.class)
+                .setParameter("me", me.id())
+                .setMaxResults(200)
+                .getResultList();
     }
 }

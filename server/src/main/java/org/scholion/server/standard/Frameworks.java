@@ -1,10 +1,14 @@
 package org.scholion.server.standard;
 
-import java.sql.Timestamp;
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
-import java.util.ArrayList;
+import java.time.Instant;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.scholion.core.standard.Framework;
 import org.scholion.formats.assessment.FrameworkReader;
 import org.scholion.formats.json.Cursor;
@@ -14,7 +18,6 @@ import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -23,13 +26,13 @@ import tools.jackson.databind.node.ObjectNode;
 /** The school's frameworks, in the form that the assessment file gives them. */
 @Service
 public class Frameworks {
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Access access;
     private final Ids ids;
     private final Clock clock;
 
-    Frameworks(JdbcClient db, Access access, Ids ids, Clock clock) {
-        this.db = db;
+    Frameworks(EntityManager entities, Access access, Ids ids, Clock clock) {
+        this.entities = entities;
         this.access = access;
         this.ids = ids;
         this.clock = clock;
@@ -50,58 +53,44 @@ public class Frameworks {
     @Transactional
     public UUID add(UUID school, JsonNode definition) {
         UUID id = ids.next();
-        db.sql("insert into framework (id, school_id, code, title, version, definition) values (?, ?, ?, ?, ?, ?)")
-                .params(
-                        id,
-                        school,
-                        definition.get("id").stringValue(),
-                        definition.get("title").stringValue(),
-                        definition.get("version").stringValue(),
-                        JsonColumn.of(definition))
-                .update();
+        entities.persist(new FrameworkRow(id, school, definition));
+        entities.flush();
         return id;
     }
 
     @Transactional(readOnly = true)
     public List<FrameworkLine> list(Me me) {
-        return lines(me, "deleted_at is null");
+        return lines(me, "is null");
     }
 
-    private List<FrameworkLine> lines(Me me, String which) {
-        return db.sql("""
-                        select id, title, version, jsonb_array_length(definition -> 'standards') as standards
-                        from framework where school_id = ? and\s""" + which + " order by title, version desc")
-                .param(me.school())
-                .query((row, n) -> new FrameworkLine(
-                        row.getObject("id", UUID.class),
-                        row.getString("title"),
-                        row.getString("version"),
-                        row.getInt("standards")))
-                .list();
+    private List<FrameworkLine> lines(Me me, String deleted) {
+        return entities.createQuery("""
+                        select f.id, f.title, f.version, cast(function('jsonb_array_length',
+                          function('jsonb_extract_path', f.definition, 'standards')) as Integer)
+                        from FrameworkRow f where f.school = :school and f.deletedAt\s""" + deleted + " order by f.title, f.version desc", FrameworkLine.class)
+                .setParameter("school", me.school())
+                .getResultList();
     }
 
     @Transactional(readOnly = true)
     public FrameworkView see(Me me, UUID framework) {
         access.require(me, Access.Action.SEE_FRAMEWORK, framework);
-        return db.sql("select title, version, revision, definition from framework where id = ?")
-                .param(framework)
-                .query((row, n) -> new FrameworkView(
-                        framework,
-                        row.getString("title"),
-                        row.getString("version"),
-                        row.getInt("revision"),
-                        JsonColumn.plain(JsonColumn.read(row.getString("definition"))),
-                        courses(framework)))
-                .single();
+        FrameworkRow row = entities.find(FrameworkRow.class, framework);
+        return new FrameworkView(
+                framework,
+                row.title,
+                row.version,
+                Objects.requireNonNull(row.revision),
+                JsonColumn.plain(row.definition),
+                courses(framework));
     }
 
     private List<CourseName> courses(UUID framework) {
-        return db.sql("""
-                        select c.id, c.title from course c join course_framework f on f.course_id = c.id
-                        where f.framework_id = ? order by c.title""")
-                .param(framework)
-                .query((row, n) -> new CourseName(row.getObject(1, UUID.class), row.getString(2)))
-                .list();
+        return entities.createQuery("""
+                        select c.id, c.title from Course c join CourseFramework f on f.course = c.id
+                        where f.framework = :framework order by c.title""", CourseName.class)
+                .setParameter("framework", framework)
+                .getResultList();
     }
 
     /** A framework as the core has it. */
@@ -112,10 +101,7 @@ public class Frameworks {
     }
 
     private JsonNode definition(UUID framework) {
-        return db.sql("select definition from framework where id = ?")
-                .param(framework)
-                .query((row, n) -> JsonColumn.read(row.getString(1)))
-                .single();
+        return entities.find(FrameworkRow.class, framework).definition;
     }
 
     /**
@@ -127,21 +113,14 @@ public class Frameworks {
     public int change(Me me, UUID framework, Object definition, int revision) {
         access.require(me, Access.Action.EDIT_FRAMEWORK, framework);
         JsonNode node = checked(JsonColumn.node(definition));
-        int updated = db.sql("""
-                        update framework set definition = ?, title = ?, version = ?, revision = revision + 1
-                        where id = ? and revision = ?""")
-                .params(
-                        JsonColumn.of(node),
-                        node.path("title").asString(""),
-                        node.path("version").asString(""),
-                        framework,
-                        revision)
-                .update();
-        if (updated == 0) {
+        FrameworkRow row = entities.find(FrameworkRow.class, framework);
+        if (!Objects.equals(row.revision, revision)) {
             throw Refused.conflict(
                     "changed-meanwhile",
                     "A colleague has changed this framework meanwhile. Yours is still on your screen.");
         }
+        row.becomes(node);
+        entities.flush();
         return revision + 1;
     }
 
@@ -149,15 +128,13 @@ public class Frameworks {
     @Transactional
     public UUID take(Me me, JsonNode definition) {
         JsonNode node = checked(definition);
-        boolean there = db.sql(
-                                "select count(*) from framework where school_id = ? and title = ? and version = ? and deleted_at is null")
-                        .params(
-                                me.school(),
-                                node.path("title").asString(""),
-                                node.path("version").asString(""))
-                        .query(Integer.class)
-                        .single()
-                > 0;
+        boolean there = entities.createQuery("""
+                        select exists (select 1 from FrameworkRow f where f.school = :school and f.title = :title
+                          and f.version = :version and f.deletedAt is null)""", Boolean.class)
+                .setParameter("school", me.school())
+                .setParameter("title", node.path("title").asString(""))
+                .setParameter("version", node.path("version").asString(""))
+                .getSingleResult();
         if (there) {
             throw Refused.conflict(
                     "version-taken",
@@ -181,23 +158,27 @@ public class Frameworks {
                     "in-use",
                     "These courses work with it: " + names + ". Remove it from them first. Nothing was changed.");
         }
-        db.sql("update framework set deleted_at = ? where id = ?")
-                .params(Timestamp.from(clock.instant()), framework)
-                .update();
+        deletedAt(framework, clock.instant());
+    }
+
+    /** Not a change of the framework: whoever edits it meanwhile has no conflict. */
+    private void deletedAt(UUID framework, @Nullable Instant at) {
+        entities.createQuery("update FrameworkRow f set f.deletedAt = :at where f.id = :framework")
+                .setParameter("at", at)
+                .setParameter("framework", framework)
+                .executeUpdate();
     }
 
     @Transactional
     public void restore(Me me, UUID framework) {
         access.require(me, Access.Action.RESTORE_FRAMEWORK, framework);
-        db.sql("update framework set deleted_at = null where id = ?")
-                .param(framework)
-                .update();
+        deletedAt(framework, null);
     }
 
     /** The school's removed frameworks, by title. */
     @Transactional(readOnly = true)
     public List<FrameworkLine> removed(Me me) {
-        return lines(me, "deleted_at is not null");
+        return lines(me, "is not null");
     }
 
     private static JsonNode checked(JsonNode node) {
@@ -217,29 +198,36 @@ public class Frameworks {
         access.require(me, Access.Action.SEE_COURSE, course);
         access.require(me, Access.Action.SEE_FRAMEWORK, framework);
         refuseClash(course, framework);
-        db.sql("update course_framework set place = place + 1 where course_id = ?")
-                .param(course)
-                .update();
-        db.sql("""
-                        insert into course_framework (course_id, framework_id, place) values (?, ?, 0)
-                        on conflict (course_id, framework_id) do update set place = 0""").params(course, framework).update();
+        entities.createQuery("update CourseFramework f set f.place = f.place + 1 where f.course = :course")
+                .setParameter("course", course)
+                .executeUpdate();
+        begin(course, framework);
+    }
+
+    /** Lets a course work with a framework before any other. */
+    @Transactional
+    public void begin(UUID course, UUID framework) {
+        entities.merge(new CourseFramework(course, framework, 0));
+        entities.flush();
     }
 
     /** Items name a standard by its code alone, so that two frameworks of a course cannot share one. */
     private void refuseClash(UUID course, UUID framework) {
-        List<String> codes = new ArrayList<>();
+        Set<String> codes = new HashSet<>();
         definition(framework)
                 .path("standards")
                 .forEach(s -> codes.add(s.path("code").asString("")));
-        List<String> shared = db.sql("""
-                        select distinct s ->> 'code' from course_framework c join framework f on f.id = c.framework_id,
-                          jsonb_array_elements(f.definition -> 'standards') s
-                        where c.course_id = :course and f.id <> :framework and s ->> 'code' in (:codes)""")
-                .param("course", course)
-                .param("framework", framework)
-                .param("codes", codes)
-                .query(String.class)
-                .list();
+        List<String> shared = entities.createQuery("""
+                        select f.definition from FrameworkRow f join CourseFramework c on c.framework = f.id
+                        where c.course = :course and f.id <> :framework""", JsonNode.class)
+                .setParameter("course", course)
+                .setParameter("framework", framework)
+                .getResultStream()
+                .flatMap(other -> other.path("standards").valueStream())
+                .map(standard -> standard.path("code").asString(""))
+                .filter(codes::contains)
+                .distinct()
+                .toList();
         if (!shared.isEmpty()) {
             throw Refused.conflict(
                     "codes-shared",
@@ -252,19 +240,19 @@ public class Frameworks {
     @Transactional
     public void leave(Me me, UUID course, UUID framework) {
         access.require(me, Access.Action.SEE_COURSE, course);
-        db.sql("delete from course_framework where course_id = ? and framework_id = ?")
-                .params(course, framework)
-                .update();
+        entities.createQuery("delete from CourseFramework f where f.course = :course and f.framework = :framework")
+                .setParameter("course", course)
+                .setParameter("framework", framework)
+                .executeUpdate();
     }
 
     /** The frameworks that a course works with, the main one first. */
     @Transactional(readOnly = true)
     public List<JsonNode> ofCourse(UUID course) {
-        return db.sql("""
-                        select f.definition from framework f join course_framework c on c.framework_id = f.id
-                        where c.course_id = ? order by c.place""")
-                .param(course)
-                .query((row, n) -> JsonColumn.read(row.getString(1)))
-                .list();
+        return entities.createQuery("""
+                        select f.definition from FrameworkRow f join CourseFramework c on c.framework = f.id
+                        where c.course = :course order by c.place""", JsonNode.class)
+                .setParameter("course", course)
+                .getResultList();
     }
 }

@@ -1,4 +1,4 @@
-package org.scholion.server.course;
+package org.scholion.server.standard;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;

@@ -1,0 +1,20 @@
+package org.scholion.server.platform;
+
+import org.hibernate.type.descriptor.WrapperOptions;
+import org.hibernate.type.descriptor.java.JavaType;
+import org.hibernate.type.format.FormatMapper;
+import org.scholion.formats.json.Json;
+
+/** How Hibernate reads and writes {@code jsonb}: as documents, by the mapper that reads everything else. */
+public final class JsonFormat implements FormatMapper {
+    @Override
+    public <T> T fromString(CharSequence text, JavaType<T> type, WrapperOptions options) {
+        Class<T> wanted = type.getJavaTypeClass();
+        return wanted == String.class ? wanted.cast(text.toString()) : Json.MAPPER.readValue(text.toString(), wanted);
+    }
+
+    @Override
+    public <T> String toString(T value, JavaType<T> type, WrapperOptions options) {
+        return value instanceof String text ? text : Json.MAPPER.writeValueAsString(value);
+    }
+}
