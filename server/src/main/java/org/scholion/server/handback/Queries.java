@@ -1,8 +1,6 @@
 package org.scholion.server.handback;
 
-import java.sql.ResultSet;
-import java.sql.SQLException;
-import java.sql.Timestamp;
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -30,7 +28,6 @@ import org.scholion.server.ledger.Seen;
 import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -45,7 +42,7 @@ public class Queries {
     private final Regrading regrading;
     private final Access access;
     private final Seen seen;
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Clock clock;
 
     Queries(
@@ -55,7 +52,7 @@ public class Queries {
             Regrading regrading,
             Access access,
             Seen seen,
-            JdbcClient db,
+            EntityManager entities,
             Clock clock) {
         this.attempts = attempts;
         this.ledger = ledger;
@@ -63,7 +60,7 @@ public class Queries {
         this.regrading = regrading;
         this.access = access;
         this.seen = seen;
-        this.db = db;
+        this.entities = entities;
         this.clock = clock;
     }
 
@@ -94,66 +91,46 @@ public class Queries {
      */
     public record Reply(String words, @Nullable String points, String saw) {}
 
-    private record Row(
-            UUID id,
-            UUID attempt,
-            String title,
-            String section,
-            String item,
-            String words,
-            Instant askedAt,
-            @Nullable String reply,
-            @Nullable Instant repliedAt) {}
+    record Row(QueryRow query, String title, String section) {}
 
     /** The queries of one's courses: those that wait first, the oldest on top; then the latest answered ones. */
     @Transactional(readOnly = true)
     public List<QueryView> list(Me me) {
-        return db.sql("""
-                        select q.*, a.title, s.name as section from query q
-                        join assessment a on a.id = q.assessment_id join attempt x on x.id = q.attempt_id
-                        join section s on s.id = x.section_id
-                        join course_teacher t on t.course_id = a.course_id and t.person_id = ?
-                        order by q.replied_at is not null, q.replied_at desc, q.asked_at limit 200""").param(me.id()).query((row, n) -> row(row)).list().stream()
-                .map(this::view)
+        return entities.createQuery("""
+                        select q, a.title, s.name from QueryRow q
+                        join AssessmentRow a on a.id = q.assessment join AttemptRow x on x.id = q.attempt
+                        join Section s on s.id = x.section
+                        join CourseTeacher t on t.course = a.course and t.person = :me
+                        order by case when q.repliedAt is null then 0 else 1 end, q.repliedAt desc, q.askedAt""", Row.class)
+                .setParameter("me", me.id())
+                .setMaxResults(200)
+                .getResultStream()
+                .map(r -> view(r.query(), r.title(), r.section()))
                 .toList();
     }
 
-    private static Row row(ResultSet row) throws SQLException {
-        Timestamp replied = row.getTimestamp("replied_at");
-        return new Row(
-                row.getObject("id", UUID.class),
-                row.getObject("attempt_id", UUID.class),
-                row.getString("title"),
-                row.getString("section"),
-                row.getString("item"),
-                row.getString("words"),
-                row.getTimestamp("asked_at").toInstant(),
-                row.getString("reply"),
-                replied == null ? null : replied.toInstant());
-    }
-
-    private QueryView view(Row q) {
-        Attempt attempt = attempts.require(q.attempt());
+    private QueryView view(QueryRow q, String title, String section) {
+        Attempt attempt = attempts.require(q.attempt);
         Edition edition = editions.require(attempt.assessment());
-        Item item = item(edition, q.item());
-        Map<String, LedgerMark> marks = ledger.currentOf(q.attempt());
+        Item item = item(edition, q.item);
+        Map<String, LedgerMark> marks = ledger.currentOf(q.attempt);
         return new QueryView(
-                q.id(),
+                q.id,
                 attempt.assessment(),
-                q.title(),
-                q.section(),
+                title,
+                section,
                 attempt.name(),
-                q.item(),
-                edition.numberOf(q.item(), attempt.leftOut()),
+                q.item,
+                edition.numberOf(q.item, attempt.leftOut()),
                 item.asked(),
-                Told.in(item, Attempts.answer(item, attempts.responsesOf(q.attempt()))),
-                MarkView.of(item, Objects.requireNonNull(marks.get(q.item()))),
+                Told.in(item, Attempts.answer(item, attempts.responsesOf(q.attempt))),
+                MarkView.of(item, Objects.requireNonNull(marks.get(q.item))),
                 HowItScores.of(item),
-                q.words(),
-                q.askedAt(),
-                q.reply(),
-                q.repliedAt(),
-                seen.mark(Objects.requireNonNull(marks.get(q.item()))));
+                q.words,
+                q.askedAt,
+                q.reply,
+                q.repliedAt,
+                seen.mark(Objects.requireNonNull(marks.get(q.item))));
     }
 
     /** What giving so many points instead would do. */
@@ -186,11 +163,14 @@ public class Queries {
                                 + ". Your reply is still on your screen; look at the mark and send it again.",
                         MarkView.of(item, current));
             }
-            int updated = db.sql("""
-                            update query set reply = ?, replied_by = ?, replied_at = ?
-                            where id = ? and replied_at is null""")
-                    .params(words, me.id(), Timestamp.from(clock.instant()), query)
-                    .update();
+            int updated = entities.createQuery("""
+                            update QueryRow q set q.reply = :words, q.repliedBy = :me, q.repliedAt = :now
+                            where q.id = :query and q.repliedAt is null""")
+                    .setParameter("words", words)
+                    .setParameter("me", me.id())
+                    .setParameter("now", clock.instant())
+                    .setParameter("query", query)
+                    .executeUpdate();
             if (updated == 0) {
                 throw Refused.conflict("answered", "This query has been answered already.");
             }
@@ -199,10 +179,9 @@ public class Queries {
     }
 
     private String itemOf(UUID query) {
-        return db.sql("select item from query where id = ?")
-                .param(query)
-                .query(String.class)
-                .single();
+        return entities.createQuery("select q.item from QueryRow q where q.id = :id", String.class)
+                .setParameter("id", query)
+                .getSingleResult();
     }
 
     private List<LedgerMark> decision(Me me, Edition edition, Item item, Attempt attempt, Reply reply) {
@@ -230,10 +209,9 @@ public class Queries {
     }
 
     private Attempt attempt(UUID query) {
-        return attempts.require(db.sql("select attempt_id from query where id = ?")
-                .param(query)
-                .query(UUID.class)
-                .single());
+        return attempts.require(entities.createQuery("select q.attempt from QueryRow q where q.id = :id", UUID.class)
+                .setParameter("id", query)
+                .getSingleResult());
     }
 
     private static Item item(Edition edition, String id) {

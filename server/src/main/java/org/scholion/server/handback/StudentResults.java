@@ -1,6 +1,6 @@
 package org.scholion.server.handback;
 
-import java.sql.Timestamp;
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -12,10 +12,8 @@ import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;
 import org.scholion.server.platform.Events;
 import org.scholion.server.platform.Ids;
-import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -28,15 +26,15 @@ public class StudentResults {
     private final Attempts attempts;
     private final Access access;
     private final Events events;
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Ids ids;
     private final Clock clock;
 
-    StudentResults(Attempts attempts, Access access, Events events, JdbcClient db, Ids ids, Clock clock) {
+    StudentResults(Attempts attempts, Access access, Events events, EntityManager entities, Ids ids, Clock clock) {
         this.attempts = attempts;
         this.access = access;
         this.events = events;
-        this.db = db;
+        this.entities = entities;
         this.ids = ids;
         this.clock = clock;
     }
@@ -64,26 +62,31 @@ public class StudentResults {
 
     @Transactional(readOnly = true)
     public List<ResultLine> list(Me me) {
-        return db.sql("""
-                        select * from (
-                          select distinct on (attempt_id) id, handed_at, snapshot -> 'result' as result,
-                                 bool_or(seen_at is not null) over (partition by attempt_id, hash) as seen
-                          from result where student_id = ? order by attempt_id, handed_at desc, id desc) r
-                        order by handed_at desc""")
-                .param(me.id())
-                .query((row, n) -> {
-                    JsonNode result = JsonColumn.read(row.getString("result"));
+        return entities.createQuery("""
+                        select r.id, r.attempt, r.handedAt, r.snapshot,
+                               exists (select 1 from ResultRow o where o.attempt = r.attempt and o.hash = r.hash
+                                 and o.seenAt is not null)
+                        from ResultRow r where r.student = :me and not exists (
+                          select 1 from ResultRow l where l.attempt = r.attempt
+                            and (l.handedAt > r.handedAt or l.handedAt = r.handedAt and l.id > r.id))
+                        order by r.handedAt desc""", Last.class)
+                .setParameter("me", me.id())
+                .getResultStream()
+                .map(l -> {
+                    JsonNode result = l.snapshot().path("result");
                     return new ResultLine(
-                            row.getObject("id", UUID.class),
+                            l.id(),
                             result.get("title").stringValue(),
                             result.get("course").stringValue(),
-                            row.getTimestamp("handed_at").toInstant(),
+                            l.handedAt(),
                             text(result, "percent"),
                             text(result, "band"),
-                            row.getBoolean("seen"));
+                            l.seen());
                 })
-                .list();
+                .toList();
     }
+
+    record Last(UUID id, UUID attempt, Instant handedAt, JsonNode snapshot, boolean seen) {}
 
     private static @Nullable String text(JsonNode node, String name) {
         return node.hasNonNull(name) ? node.get(name).stringValue() : null;
@@ -94,37 +97,27 @@ public class StudentResults {
     public ResultView see(Me me, UUID asked) {
         access.require(me, Access.Action.SEE_RESULT, asked);
         UUID id = last(asked);
-        db.sql("update result set seen_at = ? where id = ? and seen_at is null")
-                .params(Timestamp.from(clock.instant()), id)
-                .update();
-        List<AskedQuery> queries = db.sql("""
-                        select q.* from query q join result r on r.attempt_id = q.attempt_id
-                        where r.id = ? order by q.asked_at""")
-                .param(id)
-                .query((row, n) -> {
-                    Timestamp replied = row.getTimestamp("replied_at");
-                    return new AskedQuery(
-                            row.getString("item"),
-                            row.getString("words"),
-                            row.getTimestamp("asked_at").toInstant(),
-                            row.getString("reply"),
-                            replied == null ? null : replied.toInstant());
-                })
-                .list();
-        return db.sql("select handed_at, snapshot -> 'result' as result from result where id = ?")
-                .param(id)
-                .query((row, n) -> new ResultView(
-                        id,
-                        row.getTimestamp("handed_at").toInstant(),
-                        Json.MAPPER.treeToValue(JsonColumn.read(row.getString("result")), StudentResult.class),
-                        queries))
-                .single();
+        entities.createQuery("update ResultRow r set r.seenAt = :now where r.id = :id and r.seenAt is null")
+                .setParameter("now", clock.instant())
+                .setParameter("id", id)
+                .executeUpdate();
+        ResultRow row = entities.find(ResultRow.class, id);
+        List<AskedQuery> queries = entities.createQuery("""
+                        select q.item, q.words, q.askedAt, q.reply, q.repliedAt from QueryRow q
+                        where q.attempt = :attempt order by q.askedAt""", AskedQuery.class)
+                .setParameter("attempt", row.attempt)
+                .getResultList();
+        return new ResultView(
+                id, row.handedAt, Json.MAPPER.treeToValue(row.snapshot.path("result"), StudentResult.class), queries);
     }
 
     private UUID last(UUID result) {
-        return db.sql("""
-                        select l.id from result r join result l on l.attempt_id = r.attempt_id
-                        where r.id = ? order by l.handed_at desc, l.id desc limit 1""").param(result).query(UUID.class).single();
+        return entities.createQuery("""
+                        select l.id from ResultRow r join ResultRow l on l.attempt = r.attempt
+                        where r.id = :result order by l.handedAt desc, l.id desc""", UUID.class)
+                .setParameter("result", result)
+                .setMaxResults(1)
+                .getSingleResult();
     }
 
     @Transactional
@@ -135,42 +128,38 @@ public class StudentResults {
         if (words.isEmpty() || words.length() > LONGEST) {
             throw Refused.invalid("words", "Write what you would like to ask, in at most " + LONGEST + " characters.");
         }
-        UUID attemptId = db.sql("select attempt_id from result where id = ?")
-                .param(id)
-                .query(UUID.class)
-                .single();
-        Attempt attempt = attempts.require(attemptId);
-        requireItem(id, question.item());
-        boolean waiting = db.sql("select count(*) from query where attempt_id = ? and item = ? and replied_at is null")
-                        .params(attemptId, question.item())
-                        .query(Integer.class)
-                        .single()
-                > 0;
+        ResultRow result = entities.find(ResultRow.class, id);
+        Attempt attempt = attempts.require(result.attempt);
+        requireItem(result.snapshot, question.item());
+        boolean waiting = entities.createQuery("""
+                        select exists (select 1 from QueryRow q where q.attempt = :attempt and q.item = :item
+                          and q.repliedAt is null)""", Boolean.class)
+                .setParameter("attempt", result.attempt)
+                .setParameter("item", question.item())
+                .getSingleResult();
         if (waiting) {
             throw Refused.conflict(
                     "asked-already", "You have already asked about this mark. Your teacher has not replied yet.");
         }
-        db.sql("""
-                        insert into query (id, school_id, result_id, attempt_id, assessment_id, item, student_id, words, asked_at)
-                        values (?, ?, ?, ?, ?, ?, ?, ?, ?)""")
-                .params(
-                        ids.next(),
-                        me.school(),
-                        id,
-                        attemptId,
-                        attempt.assessment(),
-                        question.item(),
-                        me.id(),
-                        words,
-                        Timestamp.from(clock.instant()))
-                .update();
+        entities.persist(new QueryRow(
+                ids.next(),
+                me.school(),
+                id,
+                result.attempt,
+                attempt.assessment(),
+                question.item(),
+                me.id(),
+                words,
+                clock.instant()));
         events.say("assessment:" + attempt.assessment());
     }
 
-    private void requireItem(UUID result, String item) {
-        boolean there = db.sql("""
-                        select count(*) from result, jsonb_array_elements(snapshot -> 'result' -> 'items') i
-                        where id = ? and i ->> 'item' = ? and jsonb_typeof(i -> 'mark') = 'object'""").params(result, item).query(Integer.class).single() > 0;
+    private static void requireItem(JsonNode snapshot, String item) {
+        boolean there = snapshot.path("result")
+                .path("items")
+                .valueStream()
+                .anyMatch(i -> i.path("item").asString("").equals(item)
+                        && i.path("mark").isObject());
         if (!there) {
             throw Refused.invalid("item", "Choose the question you want to ask about.");
         }

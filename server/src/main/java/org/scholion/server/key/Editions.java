@@ -2,7 +2,7 @@ package org.scholion.server.key;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import java.sql.Timestamp;
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -15,10 +15,8 @@ import org.scholion.core.number.Fraction;
 import org.scholion.core.score.Ruling;
 import org.scholion.server.file.FileUses;
 import org.scholion.server.platform.Ids;
-import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -30,7 +28,7 @@ import tools.jackson.databind.node.ObjectNode;
 @Service
 public class Editions {
     private final FileUses files;
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Ids ids;
     private final Clock clock;
     private final Cache<UUID, Edition> compiled =
@@ -38,9 +36,9 @@ public class Editions {
     private final Cache<Numbered, UUID> known =
             Caffeine.newBuilder().maximumSize(5_000).build();
 
-    Editions(FileUses files, JdbcClient db, Ids ids, Clock clock) {
+    Editions(FileUses files, EntityManager entities, Ids ids, Clock clock) {
         this.files = files;
-        this.db = db;
+        this.entities = entities;
         this.ids = ids;
         this.clock = clock;
     }
@@ -54,10 +52,13 @@ public class Editions {
     /** An edition is asked for by assessment and number, or the latest. */
     @Transactional(readOnly = true)
     public Optional<Edition> latest(UUID assessment) {
-        return db.sql("select id from edition where assessment_id = ? order by number desc limit 1")
-                .param(assessment)
-                .query(UUID.class)
-                .optional()
+        return entities.createQuery(
+                        "select e.id from EditionRow e where e.assessment = :assessment order by e.number desc",
+                        UUID.class)
+                .setParameter("assessment", assessment)
+                .setMaxResults(1)
+                .getResultStream()
+                .findFirst()
                 .map(id -> compiled.get(id, this::load));
     }
 
@@ -76,32 +77,37 @@ public class Editions {
     public UUID idOf(UUID assessment, int number) {
         return known.get(
                 new Numbered(assessment, number),
-                n -> db.sql("select id from edition where assessment_id = ? and number = ?")
-                        .params(assessment, number)
-                        .query(UUID.class)
-                        .optional()
+                n -> entities.createQuery(
+                                "select e.id from EditionRow e where e.assessment = :assessment and e.number = :number",
+                                UUID.class)
+                        .setParameter("assessment", assessment)
+                        .setParameter("number", number)
+                        .getResultStream()
+                        .findFirst()
                         .orElseThrow(Refused::notFound));
     }
 
     /** The edition that this one repeats, when it was made by going back; itself otherwise. */
     @Transactional(readOnly = true)
     public int standsFor(UUID assessment, int number) {
-        return db.sql("select coalesce(undoes, number) from edition where assessment_id = ? and number = ?")
-                .params(assessment, number)
-                .query(Integer.class)
-                .single();
+        return entities.createQuery("""
+                        select coalesce(e.undoes, e.number) from EditionRow e
+                        where e.assessment = :assessment and e.number = :number""", Integer.class)
+                .setParameter("assessment", assessment)
+                .setParameter("number", number)
+                .getSingleResult();
     }
 
     private Edition load(UUID id) {
-        return db.sql("select assessment_id, number, definition, rulings from edition where id = ?")
-                .param(id)
-                .query((row, n) -> Edition.compile(
-                        row.getObject("assessment_id", UUID.class),
-                        row.getInt("number"),
-                        JsonColumn.read(row.getString("definition")),
-                        rulings(JsonColumn.read(row.getString("rulings")))))
-                .single();
+        Frozen row = entities.createQuery(
+                        "select e.assessment, e.number, e.definition, e.rulings from EditionRow e where e.id = :id",
+                        Frozen.class)
+                .setParameter("id", id)
+                .getSingleResult();
+        return Edition.compile(row.assessment(), row.number(), row.definition(), rulings(row.rulings()));
     }
+
+    record Frozen(UUID assessment, int number, JsonNode definition, JsonNode rulings) {}
 
     /**
      * Freezes the next edition.
@@ -112,36 +118,35 @@ public class Editions {
     public void add(Me me, Edition edition, String why, @Nullable Integer undoes) {
         UUID id = ids.next();
         files.note(me.school(), FileUses.Kind.EDITION, id, edition.definition());
-        db.sql("""
-                        insert into edition (id, assessment_id, number, definition, rulings, why, undoes, made_by, made_at,
-                                             live)
-                        values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""")
-                .param(id)
-                .param(edition.assessmentId())
-                .param(edition.number())
-                .param(JsonColumn.of(edition.definition()))
-                .param(JsonColumn.of(rulings(edition.rulings())))
-                .param(why)
-                .param(undoes)
-                .param(me.id())
-                .param(Timestamp.from(clock.instant()))
-                .param(edition.items().stream()
-                        .filter(edition::waits)
-                        .map(Item::id)
-                        .toArray(String[]::new))
-                .update();
+        EditionRow row = new EditionRow();
+        row.id = id;
+        row.assessment = edition.assessmentId();
+        row.number = edition.number();
+        row.definition = edition.definition();
+        row.rulings = rulings(edition.rulings());
+        row.why = why;
+        row.undoes = undoes;
+        row.madeBy = me.id();
+        row.madeAt = clock.instant();
+        row.live = edition.items().stream().filter(edition::waits).map(Item::id).toArray(String[]::new);
+        entities.persist(row);
+        entities.flush();
+        // Kept compiled elsewhere: nobody needs it here again.
+        entities.detach(row);
     }
 
     /** Takes back the first edition of what nobody has begun; when there is a later one, it stays. */
     @Transactional
     public void withdraw(UUID assessment) {
-        List<UUID> all = db.sql("select id from edition where assessment_id = ?")
-                .param(assessment)
-                .query(UUID.class)
-                .list();
+        List<UUID> all = entities.createQuery(
+                        "select e.id from EditionRow e where e.assessment = :assessment", UUID.class)
+                .setParameter("assessment", assessment)
+                .getResultList();
         if (all.size() == 1) {
             UUID id = all.get(0);
-            db.sql("delete from edition where id = ?").param(id).update();
+            entities.createQuery("delete from EditionRow e where e.id = :id")
+                    .setParameter("id", id)
+                    .executeUpdate();
             files.forget(FileUses.Kind.EDITION, id);
             known.invalidate(new Numbered(assessment, 1));
             compiled.invalidate(id);
@@ -150,18 +155,12 @@ public class Editions {
 
     @Transactional(readOnly = true)
     public List<EditionLine> history(UUID assessment) {
-        return db.sql("""
-                        select e.number, e.why, e.undoes, p.given || ' ' || p.family as by, e.made_at
-                        from edition e join person p on p.id = e.made_by
-                        where e.assessment_id = ? order by e.number desc""")
-                .param(assessment)
-                .query((row, n) -> new EditionLine(
-                        row.getInt("number"),
-                        row.getString("why"),
-                        row.getObject("undoes", Integer.class),
-                        row.getString("by"),
-                        row.getTimestamp("made_at").toInstant()))
-                .list();
+        return entities.createQuery("""
+                        select e.number, e.why, e.undoes, p.given || ' ' || p.family, e.madeAt
+                        from EditionRow e join Person p on p.id = e.madeBy
+                        where e.assessment = :assessment order by e.number desc""", EditionLine.class)
+                .setParameter("assessment", assessment)
+                .getResultList();
     }
 
     private static List<Ruling> rulings(JsonNode node) {

@@ -1,6 +1,6 @@
 package org.scholion.server.key;
 
-import java.sql.Timestamp;
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -9,10 +9,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.scholion.formats.json.Json;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.JsonColumn;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,18 +21,20 @@ import tools.jackson.databind.JsonNode;
 class ItemHistory {
     private static final Duration ONE_CHANGE = Duration.ofMinutes(5);
 
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Ids ids;
     private final Clock clock;
 
-    ItemHistory(JdbcClient db, Ids ids, Clock clock) {
-        this.db = db;
+    ItemHistory(EntityManager entities, Ids ids, Clock clock) {
+        this.entities = entities;
         this.ids = ids;
         this.clock = clock;
     }
 
     /** @param definition the item as it was then; null when it was taken out */
     record ItemVersion(String by, Instant at, @Nullable Object definition) {}
+
+    record Was(String by, Instant at, @Nullable JsonNode definition) {}
 
     /** Keeps what differs between two states of a draft. */
     @Transactional(propagation = Propagation.MANDATORY)
@@ -59,48 +59,38 @@ class ItemHistory {
 
     private void add(UUID assessment, UUID person, String item, @Nullable JsonNode definition) {
         Instant now = clock.instant();
-        String json = definition == null ? null : Json.write(definition);
-        int updated = db.sql("""
-                        update item_history set definition = cast(:definition as jsonb), at = :now
-                        where id = (select id from item_history where assessment_id = :assessment and item = :item
-                                    order by at desc limit 1)
-                          and by_id = :person and at > :since and definition is not null""")
-                .param("definition", json)
-                .param("now", Timestamp.from(now))
-                .param("assessment", assessment)
-                .param("item", item)
-                .param("person", person)
-                .param("since", Timestamp.from(now.minus(ONE_CHANGE)))
-                .update();
-        if (updated == 0) {
-            db.sql("""
-                            insert into item_history (id, assessment_id, item, definition, by_id, at)
-                            values (:id, :assessment, :item, cast(:definition as jsonb), :person, :now)""")
-                    .param("id", ids.next())
-                    .param("assessment", assessment)
-                    .param("item", item)
-                    .param("definition", json)
-                    .param("person", person)
-                    .param("now", Timestamp.from(now))
-                    .update();
+        ItemHistoryRow last = entities.createQuery(
+                        "from ItemHistoryRow h where h.assessment = :assessment and h.item = :item order by h.at desc",
+                        ItemHistoryRow.class)
+                .setParameter("assessment", assessment)
+                .setParameter("item", item)
+                .setMaxResults(1)
+                .getResultStream()
+                .findFirst()
+                .orElse(null);
+        ItemHistoryRow row = last;
+        if (row == null || row.definition == null || !row.by.equals(person) || !row.at.isAfter(now.minus(ONE_CHANGE))) {
+            row = new ItemHistoryRow(ids.next(), assessment, item, person);
         }
+        row.definition = definition;
+        row.at = now;
+        entities.persist(row);
+        entities.flush();
     }
 
     /** The states of one item, the newest first. */
     @Transactional(readOnly = true)
     List<ItemVersion> of(UUID assessment, String item) {
-        return db.sql("""
-                        select p.given || ' ' || p.family as by, h.at, h.definition
-                        from item_history h join person p on p.id = h.by_id
-                        where h.assessment_id = ? and h.item = ? order by h.at desc limit 50""")
-                .params(assessment, item)
-                .query((row, n) -> {
-                    String json = row.getString("definition");
-                    return new ItemVersion(
-                            row.getString("by"),
-                            row.getTimestamp("at").toInstant(),
-                            json == null ? null : JsonColumn.plain(JsonColumn.read(json)));
-                })
-                .list();
+        return entities.createQuery("""
+                        select p.given || ' ' || p.family, h.at, h.definition
+                        from ItemHistoryRow h join Person p on p.id = h.by
+                        where h.assessment = :assessment and h.item = :item order by h.at desc""", Was.class)
+                .setParameter("assessment", assessment)
+                .setParameter("item", item)
+                .setMaxResults(50)
+                .getResultStream()
+                .map(w -> new ItemVersion(
+                        w.by(), w.at(), w.definition() == null ? null : JsonColumn.plain(w.definition())))
+                .toList();
     }
 }

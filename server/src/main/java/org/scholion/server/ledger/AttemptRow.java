@@ -1,0 +1,67 @@
+package org.scholion.server.ledger;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** One student's one go at a sitting, however it came in. */
+@Entity
+@Table(name = "attempt")
+class AttemptRow {
+    @Id
+    UUID id;
+
+    @Column(name = "school_id")
+    UUID school;
+
+    @Column(name = "assessment_id")
+    UUID assessment;
+
+    @Column(name = "sitting_id")
+    UUID sitting;
+
+    @Column(name = "section_id")
+    UUID section;
+
+    @Column(name = "student_id")
+    UUID student;
+
+    int number;
+
+    @Column(name = "edition_id")
+    UUID edition;
+
+    @Enumerated(EnumType.STRING)
+    Attempt.Way way;
+
+    @Column(name = "started_at")
+    Instant startedAt;
+
+    @Column(name = "handed_in_at")
+    @Nullable
+    Instant handedInAt;
+
+    /** The items that it was not drawn. */
+    @Column(name = "left_out")
+    String[] leftOut;
+
+    @Column(name = "days_late")
+    String daysLate;
+
+    /** Why it could not be taken in at the end of its time; null where it could. */
+    @Nullable
+    String trouble;
+
+    @Column(name = "trouble_at")
+    @Nullable
+    Instant troubleAt;
+
+    @SuppressWarnings("NullAway.Init")
+    protected AttemptRow() {}
+}
