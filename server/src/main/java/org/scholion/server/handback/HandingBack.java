@@ -1,10 +1,9 @@
 package org.scholion.server.handback;
 
+import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
-import java.sql.ResultSet;
-import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -34,8 +33,6 @@ import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.context.ApplicationEventPublisher;
-import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -49,7 +46,6 @@ public class HandingBack {
     private static final int AT_ONCE = 100;
 
     private static final int LONGEST_MESSAGE = 2_000;
-    private static final int HASH = 7;
 
     private final Attempts attempts;
     private final Ledger ledger;
@@ -61,8 +57,7 @@ public class HandingBack {
     private final Access access;
     private final Events events;
     private final ApplicationEventPublisher out;
-    private final JdbcClient db;
-    private final JdbcTemplate batch;
+    private final EntityManager entities;
     private final Ids ids;
     private final Clock clock;
 
@@ -77,8 +72,7 @@ public class HandingBack {
             Access access,
             Events events,
             ApplicationEventPublisher out,
-            JdbcClient db,
-            JdbcTemplate batch,
+            EntityManager entities,
             Ids ids,
             Clock clock) {
         this.attempts = attempts;
@@ -91,8 +85,7 @@ public class HandingBack {
         this.access = access;
         this.events = events;
         this.out = out;
-        this.db = db;
-        this.batch = batch;
+        this.entities = entities;
         this.ids = ids;
         this.clock = clock;
     }
@@ -148,6 +141,7 @@ public class HandingBack {
     /** The last result that was handed back for an attempt. */
     record Last(
             UUID id,
+            UUID attempt,
             Instant handedAt,
             String hash,
             JsonNode snapshot,
@@ -311,7 +305,7 @@ public class HandingBack {
             Map<UUID, Map<String, JsonNode>> responses = attempts.responsesOf(ids);
             Map<UUID, Map<String, LedgerMark>> marks = ledger.currentOf(ids);
             Map<UUID, String> last = lastHashes(ids);
-            List<Object[]> rows = new ArrayList<>();
+            List<ResultRow> rows = new ArrayList<>();
             for (Attempt attempt : attempts.some(ids)) {
                 StudentResult result = page.page(
                         common,
@@ -321,15 +315,14 @@ public class HandingBack {
                         marks.getOrDefault(attempt.id(), Map.of()),
                         wanted.sees(),
                         wanted.messages());
-                Object[] row = row(me, attempt, result, wanted);
-                if (!row[HASH].equals(last.get(attempt.id()))) {
+                ResultRow row = row(me, attempt, result, wanted);
+                if (!row.hash.equals(last.get(attempt.id()))) {
+                    entities.persist(row);
                     rows.add(row);
                 }
             }
-            batch.batchUpdate(
-                    "insert into result (id, school_id, attempt_id, student_id, handed_at, handed_by, snapshot, hash)"
-                            + " values (?, ?, ?, ?, ?, ?, ?, ?)",
-                    rows);
+            entities.flush();
+            rows.forEach(entities::detach);
             out.publishEvent(new ResultsOut(assessment));
             events.say("assessment:" + assessment);
             return ids.size() - rows.size();
@@ -343,13 +336,21 @@ public class HandingBack {
 
     private Map<UUID, String> lastHashes(List<UUID> ids) {
         Map<UUID, String> all = new HashMap<>();
-        db.sql("""
-                        select distinct on (attempt_id) attempt_id, hash from result where attempt_id in (:ids)
-                        order by attempt_id, handed_at desc, id desc""").param("ids", ids).query((ResultSet row) -> {
-            all.put(row.getObject(1, UUID.class), row.getString(2));
-        });
+        entities.createQuery(
+                        "select r.attempt, r.hash from ResultRow r where r.attempt in (:ids) and " + IS_LAST,
+                        Hash.class)
+                .setParameter("ids", ids)
+                .getResultList()
+                .forEach(h -> all.put(h.attempt(), h.hash()));
         return all;
     }
+
+    record Hash(UUID attempt, String hash) {}
+
+    /** No later result of the same attempt is there. */
+    private static final String IS_LAST = """
+            not exists (select 1 from ResultRow l where l.attempt = r.attempt
+              and (l.handedAt > r.handedAt or l.handedAt = r.handedAt and l.id > r.id))""";
 
     private Attempt requireIn(UUID id) {
         Attempt attempt = attempts.require(id);
@@ -359,43 +360,34 @@ public class HandingBack {
         return attempt;
     }
 
-    private Object[] row(Me me, Attempt attempt, StudentResult result, HandBack wanted) {
+    private ResultRow row(Me me, Attempt attempt, StudentResult result, HandBack wanted) {
         JsonNode shown = JsonColumn.node(result);
         ObjectNode snapshot = JsonNodeFactory.instance.objectNode();
         snapshot.set("result", shown);
         snapshot.set("sees", JsonColumn.node(wanted.sees()));
         snapshot.set("messages", JsonColumn.node(wanted.messages()));
-        return new Object[] {
-            ids.next(),
-            attempt.school(),
-            attempt.id(),
-            attempt.student(),
-            Timestamp.from(clock.instant()),
-            me.id(),
-            JsonColumn.of(snapshot),
-            hash(shown)
-        };
+        return new ResultRow(
+                ids.next(),
+                attempt.school(),
+                attempt.id(),
+                attempt.student(),
+                clock.instant(),
+                me.id(),
+                snapshot,
+                hash(shown));
     }
 
     /** The last result of each attempt of an assessment. */
     @Transactional(readOnly = true)
     Map<UUID, Last> last(UUID assessment) {
         Map<UUID, Last> all = new HashMap<>();
-        db.sql("""
-                        select distinct on (r.attempt_id) r.attempt_id, r.id, r.handed_at, r.hash, r.snapshot,
-                               max(r.seen_at) over (partition by r.attempt_id) as seen_at
-                        from result r join attempt x on x.id = r.attempt_id where x.assessment_id = ?
-                        order by r.attempt_id, r.handed_at desc, r.id desc""").param(assessment).query((ResultSet row) -> {
-            Timestamp seen = row.getTimestamp("seen_at");
-            all.put(
-                    row.getObject("attempt_id", UUID.class),
-                    new Last(
-                            row.getObject("id", UUID.class),
-                            row.getTimestamp("handed_at").toInstant(),
-                            row.getString("hash"),
-                            JsonColumn.read(row.getString("snapshot")),
-                            seen == null ? null : seen.toInstant()));
-        });
+        entities.createQuery("""
+                        select r.id, r.attempt, r.handedAt, r.hash, r.snapshot,
+                               (select max(o.seenAt) from ResultRow o where o.attempt = r.attempt)
+                        from ResultRow r join AttemptRow x on x.id = r.attempt where x.assessment = :assessment and\s""" + IS_LAST, Last.class)
+                .setParameter("assessment", assessment)
+                .getResultList()
+                .forEach(l -> all.put(l.attempt(), l));
         return all;
     }
 

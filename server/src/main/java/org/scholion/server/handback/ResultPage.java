@@ -1,5 +1,6 @@
 package org.scholion.server.handback;
 
+import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -20,7 +21,6 @@ import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.LedgerMark;
 import org.scholion.server.ledger.MarkView;
 import org.scholion.server.ledger.Standings;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -33,7 +33,7 @@ public class ResultPage {
     private final Standings standings;
     private final Editions editions;
     private final Assessments assessments;
-    private final JdbcClient db;
+    private final EntityManager entities;
 
     ResultPage(
             Attempts attempts,
@@ -41,13 +41,13 @@ public class ResultPage {
             Standings standings,
             Editions editions,
             Assessments assessments,
-            JdbcClient db) {
+            EntityManager entities) {
         this.attempts = attempts;
         this.ledger = ledger;
         this.standings = standings;
         this.editions = editions;
         this.assessments = assessments;
-        this.db = db;
+        this.entities = entities;
     }
 
     /** A message for whoever has at least this percent. */
@@ -59,10 +59,9 @@ public class ResultPage {
     @Transactional(readOnly = true)
     Common common(Edition edition) {
         Assessments.Facts facts = assessments.facts(edition.assessmentId());
-        String course = db.sql("select title from course where id = ?")
-                .param(facts.course())
-                .query(String.class)
-                .single();
+        String course = entities.createQuery("select c.title from Course c where c.id = :id", String.class)
+                .setParameter("id", facts.course())
+                .getSingleResult();
         return new Common(edition, facts.title(), course);
     }
 

@@ -1,5 +1,6 @@
 package org.scholion.server.person;
 
+import jakarta.persistence.EntityManager;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Collection;
 import java.util.HashMap;
@@ -18,7 +19,6 @@ import org.scholion.server.platform.Watched;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.query.Param;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -30,15 +30,21 @@ public class People {
     private final PasswordEncoder passwords;
     private final SignedIn signedIn;
     private final Access access;
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Ids ids;
 
-    People(Repository repository, PasswordEncoder passwords, SignedIn signedIn, Access access, JdbcClient db, Ids ids) {
+    People(
+            Repository repository,
+            PasswordEncoder passwords,
+            SignedIn signedIn,
+            Access access,
+            EntityManager entities,
+            Ids ids) {
         this.repository = repository;
         this.passwords = passwords;
         this.signedIn = signedIn;
         this.access = access;
-        this.db = db;
+        this.entities = entities;
         this.ids = ids;
     }
 
@@ -76,19 +82,13 @@ public class People {
 
     @Transactional(readOnly = true)
     List<DemoPerson> madeUp() {
-        return db.sql("""
-                        select p.id, p.role, p.given || ' ' || p.family as name,
-                               coalesce(string_agg(s.name, ', ' order by s.name), '') as about
-                        from person p join school o on o.id = p.school_id and o.made_up
-                        left join enrolment e on e.student_id = p.id
-                        left join section s on s.id = e.section_id or s.teacher_id = p.id
-                        group by p.id order by p.role desc, min(s.name), p.family, p.given""")
-                .query((row, n) -> new DemoPerson(
-                        row.getObject("id", UUID.class),
-                        Me.Role.valueOf(row.getString("role")),
-                        row.getString("name"),
-                        row.getString("about")))
-                .list();
+        return entities.createQuery("""
+                        select p.id, p.role, p.given || ' ' || p.family,
+                               coalesce(listagg(s.name, ', ') within group (order by s.name), '')
+                        from Person p join School o on o.id = p.school and o.madeUp
+                        left join Enrolment e on e.student = p.id
+                        left join Section s on s.id = e.section or s.teacher = p.id
+                        group by p.id, p.role, p.given, p.family order by p.role desc, min(s.name), p.family, p.given""", DemoPerson.class).getResultList();
     }
 
     @Transactional(readOnly = true)
