@@ -1,6 +1,7 @@
 package org.scholion.server.bank;
 
-import java.sql.Timestamp;
+import jakarta.persistence.EntityManager;
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -8,6 +9,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.hibernate.Session;
+import org.hibernate.query.MutationQuery;
 import org.jspecify.annotations.Nullable;
 import org.scholion.formats.assessment.OneItem;
 import org.scholion.formats.json.Fault;
@@ -20,7 +23,6 @@ import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -34,15 +36,15 @@ public class BankItems {
             (select i.id from bank_item i where i.owner_id = %s and i.deleted_at is null and i.id <> :id and i.alike %% :alike and :alike <> ''
              order by similarity(i.alike, :alike) desc, i.made_at limit 1)""";
 
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Access access;
     private final Assessments assessments;
     private final FileUses files;
     private final Ids ids;
     private final Clock clock;
 
-    BankItems(JdbcClient db, Access access, Assessments assessments, FileUses files, Ids ids, Clock clock) {
-        this.db = db;
+    BankItems(EntityManager entities, Access access, Assessments assessments, FileUses files, Ids ids, Clock clock) {
+        this.entities = entities;
         this.access = access;
         this.assessments = assessments;
         this.files = files;
@@ -83,18 +85,18 @@ public class BankItems {
                 insert into bank_item (id, school_id, owner_id, folder_id, version, definition, kind, prompt, alike, tags,
                                        codes, difficulty, made_at, changed_at, words, said, from_assessment,
                                        from_item, near_id)
-                values (:id, :school, :me, :folder, 1, :definition, :kind, :prompt, :alike, :tags, :codes, :difficulty,
-                        :now, :now, to_tsvector('simple', :words), :words, :from, :place, """ + NEAREST.formatted(":me") + """
+                values (:id, :school, :me, :folder, 1, cast(:definition as jsonb), :kind, :prompt, :alike, :tags, :codes,
+                        :difficulty, :now, :now, to_tsvector('simple', :words), :words, :from, :place, """ + NEAREST.formatted(":me") + """
                 ) on conflict (owner_id, from_assessment, from_item)
                   where from_assessment is not null and deleted_at is null do nothing""", item)
-                .param("id", id)
-                .param("school", me.school())
-                .param("me", me.id())
-                .param("folder", folder)
-                .param("now", Timestamp.from(now))
-                .param("from", from)
-                .param("place", place)
-                .update();
+                .setParameter("id", id)
+                .setParameter("school", me.school())
+                .setParameter("me", me.id())
+                .setParameter("folder", folder, UUID.class)
+                .setParameter("now", now)
+                .setParameter("from", from, UUID.class)
+                .setParameter("place", place, String.class)
+                .executeUpdate();
         if (made == 0) {
             return Optional.empty();
         }
@@ -118,10 +120,10 @@ public class BankItems {
     public WholePaper addAll(Me me, UUID assessment, @Nullable UUID folder) {
         access.require(me, Access.Action.USE_KEY, assessment);
         requireFolder(me, folder);
-        Set<String> known = Set.copyOf(db.sql("select item from bank_use where assessment_id = ?")
-                .param(assessment)
-                .query(String.class)
-                .list());
+        Set<String> known = Set.copyOf(
+                entities.createQuery("select u.item from BankUse u where u.assessment = :assessment", String.class)
+                        .setParameter("assessment", assessment)
+                        .getResultList());
         int added = 0;
         int already = 0;
         int unfinished = 0;
@@ -151,15 +153,15 @@ public class BankItems {
         refuseFaulty(item);
         Instant now = clock.instant();
         int updated = write("""
-                update bank_item set version = version + 1, definition = :definition, kind = :kind, prompt = :prompt,
-                  alike = :alike, tags = :tags, codes = :codes, difficulty = :difficulty, changed_at = :now,
-                  words = to_tsvector('simple', :words), said = :words,
+                update bank_item set version = version + 1, definition = cast(:definition as jsonb), kind = :kind,
+                  prompt = :prompt, alike = :alike, tags = :tags, codes = :codes, difficulty = :difficulty,
+                  changed_at = :now, words = to_tsvector('simple', :words), said = :words,
                   near_id = case when alike = :alike then near_id else """ + NEAREST.formatted("bank_item.owner_id") + """
                    end where id = :id and version = :version""", item)
-                .param("id", id)
-                .param("version", version)
-                .param("now", Timestamp.from(now))
-                .update();
+                .setParameter("id", id)
+                .setParameter("version", version)
+                .setParameter("now", now)
+                .executeUpdate();
         if (updated == 0) {
             throw Refused.conflict(
                     "changed-meanwhile", "A colleague has changed this item meanwhile. Yours is still on your screen.");
@@ -168,24 +170,25 @@ public class BankItems {
         return version + 1;
     }
 
-    private JdbcClient.StatementSpec write(String sql, ObjectNode item) {
+    /** By PostgreSQL's own search: words as a vector, the nearest prompt by its trigrams. */
+    private MutationQuery write(String sql, ObjectNode item) {
         Searched s = Searched.of(item);
-        return db.sql(sql)
-                .param("definition", JsonColumn.of(item))
-                .param("kind", s.kind())
-                .param("prompt", s.prompt())
-                .param("alike", s.alike())
-                .param("tags", s.tags().toArray(new String[0]))
-                .param("codes", s.codes().toArray(new String[0]))
-                .param("difficulty", s.difficulty())
-                .param("words", s.words());
+        return entities.unwrap(Session.class)
+                .createNativeMutationQuery(sql)
+                .setParameter("definition", Json.write(item))
+                .setParameter("kind", s.kind())
+                .setParameter("prompt", s.prompt())
+                .setParameter("alike", s.alike())
+                .setParameter("tags", s.tags().toArray(new String[0]), String[].class)
+                .setParameter("codes", s.codes().toArray(new String[0]), String[].class)
+                .setParameter("difficulty", s.difficulty(), BigDecimal.class)
+                .setParameter("words", s.words());
     }
 
     private void keepVersion(Me me, UUID id, int version, JsonNode item, Instant at) {
         files.note(me.school(), FileUses.Kind.ITEM, id, item);
-        db.sql("insert into bank_version (item_id, version, definition, by_id, at) values (?, ?, ?, ?, ?)")
-                .params(id, version, JsonColumn.of(item), me.id(), Timestamp.from(at))
-                .update();
+        entities.persist(new BankVersionRow(id, version, item, me.id(), at));
+        entities.flush();
     }
 
     private static void refuseFaulty(ObjectNode item) {
@@ -211,10 +214,8 @@ public class BankItems {
         requireFolder(me, folder);
         for (UUID id : items) {
             access.require(me, Access.Action.OWN_BANK_ITEM, id);
-            db.sql("update bank_item set folder_id = :folder where id = :id")
-                    .param("folder", folder)
-                    .param("id", id)
-                    .update();
+            entities.find(BankItem.class, id).folder = folder;
+            entities.flush();
         }
     }
 
@@ -222,18 +223,17 @@ public class BankItems {
     @Transactional
     public void remove(Me me, UUID id) {
         access.require(me, Access.Action.OWN_BANK_ITEM, id);
-        db.sql("update bank_item set deleted_at = ? where id = ?")
-                .params(Timestamp.from(clock.instant()), id)
-                .update();
+        entities.find(BankItem.class, id).deletedAt = clock.instant();
+        entities.flush();
     }
 
     @Transactional
     public void restore(Me me, UUID id) {
         access.require(me, Access.Action.RESTORE_BANK_ITEM, id);
-        int restored = db.sql("""
-                        update bank_item i set deleted_at = null where id = ? and not exists (
-                          select 1 from bank_item o where o.owner_id = i.owner_id and o.deleted_at is null
-                          and o.from_assessment = i.from_assessment and o.from_item = i.from_item)""").param(id).update();
+        int restored = entities.createQuery("""
+                        update BankItem i set i.deletedAt = null where i.id = :id and not exists (
+                          select 1 from BankItem o where o.owner = i.owner and o.deletedAt is null
+                          and o.fromAssessment = i.fromAssessment and o.fromItem = i.fromItem)""").setParameter("id", id).executeUpdate();
         if (restored == 0) {
             throw Refused.conflict(
                     "copied-already", "You have copied this item again since; that copy is in your bank.");
@@ -245,18 +245,14 @@ public class BankItems {
 
     @Transactional(readOnly = true)
     public List<Removed> removed(Me me) {
-        return db.sql("""
-                        select id, false, prompt, deleted_at from bank_item where owner_id = :me and deleted_at is not null
+        return entities.createQuery("""
+                        select i.id, false, i.prompt, i.deletedAt from BankItem i where i.owner = :me and i.deletedAt is not null
                         union all
-                        select id, true, name, deleted_at from bank_folder where owner_id = :me and deleted_at is not null
-                        order by 4 desc limit 200""")
-                .param("me", me.id())
-                .query((row, n) -> new Removed(
-                        row.getObject(1, UUID.class),
-                        row.getBoolean(2),
-                        row.getString(3),
-                        row.getTimestamp(4).toInstant()))
-                .list();
+                        select f.id, true, f.name, f.deletedAt from BankFolder f where f.owner = :me and f.deletedAt is not null
+                        order by 4 desc""", Removed.class)
+                .setParameter("me", me.id())
+                .setMaxResults(200)
+                .getResultList();
     }
 
     /** One's own items that are aligned to one of these standards, the latest changed first. */
@@ -264,53 +260,52 @@ public class BankItems {
 
     @Transactional(readOnly = true)
     public List<Tagged> tagged(Me me, Set<String> codes) {
-        return db.sql("select id, definition from bank_item where owner_id = :me and deleted_at is null"
-                        + " and codes && cast(:codes as text[]) order by changed_at desc")
-                .param("me", me.id())
-                .param("codes", codes.toArray(new String[0]))
-                .query((row, n) -> new Tagged(row.getObject(1, UUID.class), JsonColumn.read(row.getString(2))))
-                .list();
+        // PostgreSQL's own overlap of arrays.
+        List<UUID> found = entities.unwrap(Session.class)
+                .createNativeQuery(
+                        "select id from bank_item where owner_id = :me and codes && cast(:codes as text[])", UUID.class)
+                .setParameter("me", me.id())
+                .setParameter("codes", codes.toArray(new String[0]), String[].class)
+                .getResultList();
+        return entities.createQuery("""
+                        select i.id, i.definition from BankItem i where i.id in (:found) and i.deletedAt is null
+                        order by i.changedAt desc""", Tagged.class)
+                .setParameter("found", found)
+                .getResultList();
     }
 
     @Transactional(readOnly = true)
     public JsonNode definition(Me me, UUID id) {
         access.require(me, Access.Action.USE_BANK_ITEM, id);
-        return db.sql("select definition from bank_item where id = ?")
-                .param(id)
-                .query((row, n) -> JsonColumn.read(row.getString(1)))
-                .single();
+        return entities.createQuery("select i.definition from BankItem i where i.id = :id", JsonNode.class)
+                .setParameter("id", id)
+                .getSingleResult();
     }
 
     @Transactional(readOnly = true)
     public List<BankVersion> versions(Me me, UUID id) {
         access.require(me, Access.Action.USE_BANK_ITEM, id);
-        return db.sql("""
-                        select v.version, p.given || ' ' || p.family as by, v.at, v.definition
-                        from bank_version v join person p on p.id = v.by_id where v.item_id = ? order by v.version desc""")
-                .param(id)
-                .query((row, n) -> new BankVersion(
-                        row.getInt(1),
-                        row.getString(2),
-                        row.getTimestamp(3).toInstant(),
-                        JsonColumn.plain(JsonColumn.read(row.getString(4)))))
-                .list();
+        return entities.createQuery("""
+                        select v.version, p.given || ' ' || p.family, v.at, v.definition
+                        from BankVersionRow v join Person p on p.id = v.by where v.item = :id order by v.version desc""", Was.class)
+                .setParameter("id", id)
+                .getResultStream()
+                .map(w -> new BankVersion(w.version(), w.by(), w.at(), JsonColumn.plain(w.definition())))
+                .toList();
     }
+
+    record Was(int version, String by, Instant at, JsonNode definition) {}
 
     @Transactional(readOnly = true)
     public List<Use> uses(Me me, UUID id) {
         access.require(me, Access.Action.USE_BANK_ITEM, id);
-        return db.sql("""
-                        select u.assessment_id, a.title, u.item, u.version, u.at
-                        from bank_use u join assessment a on a.id = u.assessment_id
-                        where u.item_id = ? and a.school_id = ? order by u.at desc""")
-                .params(id, me.school())
-                .query((row, n) -> new Use(
-                        row.getObject(1, UUID.class),
-                        row.getString(2),
-                        row.getString(3),
-                        row.getInt(4),
-                        row.getTimestamp(5).toInstant()))
-                .list();
+        return entities.createQuery("""
+                        select u.assessment, a.title, u.item, u.version, u.at
+                        from BankUse u join AssessmentRow a on a.id = u.assessment
+                        where u.bankItem = :id and a.school = :school order by u.at desc""", Use.class)
+                .setParameter("id", id)
+                .setParameter("school", me.school())
+                .getResultList();
     }
 
     /**
@@ -338,18 +333,12 @@ public class BankItems {
 
     /** Remembers that an item of a paper is this item of the bank. */
     private void used(UUID id, UUID assessment, String item) {
-        db.sql("""
-                        insert into bank_use (item_id, version, assessment_id, item, at)
-                        select id, version, :assessment, :item, :now from bank_item where id = :id
-                        on conflict (assessment_id, item) do update
-                          set item_id = excluded.item_id, version = excluded.version, at = excluded.at, outdated = true""")
-                .param("assessment", assessment)
-                .param("item", item)
-                .param("now", Timestamp.from(clock.instant()))
-                .param("id", id)
-                .update();
-        db.sql("update bank_item set uses = (select count(*) from bank_use where item_id = :id) where id = :id")
-                .param("id", id)
-                .update();
+        BankItem now = entities.find(BankItem.class, id);
+        entities.refresh(now);
+        entities.merge(new BankUse(assessment, item, now, clock.instant()));
+        entities.flush();
+        entities.createQuery("""
+                        update BankItem i set i.uses = (select cast(count(*) as Integer) from BankUse u where u.bankItem = :id)
+                        where i.id = :id""").setParameter("id", id).executeUpdate();
     }
 }

@@ -3,6 +3,8 @@ package org.scholion.server.bank;
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
+import jakarta.persistence.EntityManager;
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.UUID;
 import org.scholion.core.measure.ItemMeasures;
@@ -14,7 +16,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.event.EventListener;
-import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Keeps the mean score of each use of an item as it was when results were last handed back, so that the bank can be
@@ -24,19 +26,22 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 class MeanSoFar {
     private static final Logger LOG = LoggerFactory.getLogger(MeanSoFar.class);
 
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Examination examination;
+    private final TransactionTemplate transaction;
 
-    MeanSoFar(JdbcClient db, Examination examination) {
-        this.db = db;
+    MeanSoFar(EntityManager entities, Examination examination, TransactionTemplate transaction) {
+        this.transaction = transaction;
+        this.entities = entities;
         this.examination = examination;
     }
 
     @EventListener
     void outdated(ResultsOut results) {
-        db.sql("update bank_use set outdated = true where assessment_id = ? and not outdated")
-                .param(results.assessment())
-                .update();
+        transaction.executeWithoutResult(t -> entities.createQuery(
+                        "update BankUse u set u.outdated = true where u.assessment = :assessment and not u.outdated")
+                .setParameter("assessment", results.assessment())
+                .executeUpdate());
     }
 
     @Bean
@@ -56,16 +61,16 @@ class MeanSoFar {
     }
 
     private List<UUID> outdated() {
-        return db.sql("select distinct assessment_id from bank_use where outdated")
-                .query(UUID.class)
-                .list();
+        return entities.createQuery("select distinct u.assessment from BankUse u where u.outdated", UUID.class)
+                .getResultList();
     }
 
     /** What is handed back while it is measured makes it outdated again, for it is declared up to date first. */
     private void measure(UUID assessment) {
-        db.sql("update bank_use set outdated = false where assessment_id = ?")
-                .param(assessment)
-                .update();
+        transaction.executeWithoutResult(
+                t -> entities.createQuery("update BankUse u set u.outdated = false where u.assessment = :assessment")
+                        .setParameter("assessment", assessment)
+                        .executeUpdate());
         if (!isHandedBack(assessment)) {
             return;
         }
@@ -78,19 +83,22 @@ class MeanSoFar {
     }
 
     private boolean isHandedBack(UUID assessment) {
-        return db.sql("select exists (select 1 from result r join attempt x on x.id = r.attempt_id"
-                        + " where x.assessment_id = ?)")
-                .param(assessment)
-                .query(Boolean.class)
-                .single();
+        return entities.createQuery("""
+                        select exists (select 1 from ResultRow r join AttemptRow x on x.id = r.attempt
+                          where x.assessment = :assessment)""", Boolean.class)
+                .setParameter("assessment", assessment)
+                .getSingleResult();
     }
 
     private void keep(UUID assessment, String item, ItemMeasures measures) {
-        db.sql("update bank_use set students = :n, mean_score = :mean where assessment_id = :id and item = :item")
-                .param("n", measures.n())
-                .param("mean", measures.difficulty().value())
-                .param("id", assessment)
-                .param("item", item)
-                .update();
+        Double mean = measures.difficulty().value();
+        transaction.executeWithoutResult(t -> entities.createQuery("""
+                        update BankUse u set u.students = :n, u.meanScore = :mean
+                        where u.assessment = :assessment and u.item = :item""")
+                .setParameter("n", measures.n())
+                .setParameter("mean", mean == null ? null : BigDecimal.valueOf(mean))
+                .setParameter("assessment", assessment)
+                .setParameter("item", item)
+                .executeUpdate());
     }
 }
