@@ -41,6 +41,26 @@ class ArrowsTest {
     static final ArchRule entities_never_leave_their_package =
             classes().that().areAnnotatedWith(Entity.class).should().bePackagePrivate();
 
+    /** Which ones go past it still is for the next changes of the store: none is added. */
+    @ArchTest
+    static final ArchRule features_that_go_through_hibernate_go_nowhere_else = noClasses()
+            .that()
+            .resideInAnyPackage(
+                    "..server.course..",
+                    "..server.crosswalk..",
+                    "..server.examine..",
+                    "..server.file..",
+                    "..server.handback..",
+                    "..server.key..",
+                    "..server.person..",
+                    "..server.read..",
+                    "..server.rubric..",
+                    "..server.settle..",
+                    "..server.standard..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("org.springframework.jdbc..", "java.sql..");
+
     @ArchTest
     static final ArchRule only_the_demo_is_made_up = noClasses()
             .that()
