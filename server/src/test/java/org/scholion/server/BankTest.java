@@ -168,6 +168,16 @@ class BankTest {
         lesson.handsBack("Tamsin Orrel").ok();
         becomes("\"1\" of 2", () -> soFar(school, aud, lesson, "q2"));
 
+        Lesson other = Lesson.written(school, "Measured elsewhere");
+        school.bean(JdbcClient.class)
+                .sql("insert into bank_use (item_id, version, assessment_id, item, at, students, mean_score, outdated)"
+                        + " values (cast(? as uuid), 1, cast(? as uuid), 'q2', now(), 6, 0.2, false)")
+                .params(inBank(school, lesson, "q2"), other.id)
+                .update();
+        assertThat(soFar(school, aud, lesson, "q2"))
+                .as("each student counts once, not each use")
+                .isEqualTo("\"0.4\" of 8");
+
         Colleague runa = Colleague.called(school, "Runa");
         aud.put("/api/shares/ITEM/" + inBank(school, lesson, "q2") + "/" + runa.id(), Map.of("mayEdit", false))
                 .ok();
