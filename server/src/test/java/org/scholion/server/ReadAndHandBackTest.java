@@ -11,6 +11,7 @@ import org.scholion.server.ledger.Standings;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.Visitor;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -192,6 +193,38 @@ class ReadAndHandBackTest {
                         .stringValue())
                 .isEqualTo("90.0");
         assertThat(line(lesson).get("changed").booleanValue()).isFalse();
+    }
+
+    @Test
+    void another_wording_changes_no_result_and_another_comment_does(Scholion.Running school) {
+        Lesson lesson = read(school, "Reworded");
+        handBack(lesson, "Noor Haddix", ALL).ok();
+        JdbcClient db = school.bean(JdbcClient.class);
+        String reworded =
+                "update result set snapshot = cast(replace(replace(cast(snapshot as text), 'right', 'correct'),"
+                        + " 'Coastal Navigation', 'Navigation') as jsonb) where attempt_id = cast(? as uuid)";
+        assertThat(db.sql(reworded).param(lesson.attempt("Noor Haddix")).update())
+                .isEqualTo(1);
+        assertThat(line(lesson).get("changed").booleanValue())
+                .as("other words for the same")
+                .isFalse();
+        handBack(lesson, "Noor Haddix", ALL).ok();
+        String results = "select count(*) from result where attempt_id = cast(? as uuid)";
+        assertThat(db.sql(results)
+                        .param(lesson.attempt("Noor Haddix"))
+                        .query(Integer.class)
+                        .single())
+                .as("handed back as it was before")
+                .isEqualTo(1);
+        Map<String, Object> more = new HashMap<>(Map.of("c1", "1", "c2", "0"));
+        lesson.reads(
+                        "Noor Haddix",
+                        "q4",
+                        Map.of("levels", more, "comment", "Look at the third hour.", "note", "", "hold", false))
+                .ok();
+        assertThat(line(lesson).get("changed").booleanValue())
+                .as("another comment")
+                .isTrue();
     }
 
     private static JsonNode line(Lesson lesson) {

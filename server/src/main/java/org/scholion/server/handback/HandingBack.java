@@ -39,7 +39,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Handing results back: a snapshot for each student, with a hash; later differences are computed, never stored. */
+/** Handing results back: a snapshot for each student, with a hash of its facts; later differences are computed, never stored. */
 @Service
 public class HandingBack {
     /** So many are handed back to within the request itself. */
@@ -164,7 +164,9 @@ public class HandingBack {
         for (Attempt attempt : attempts.in(assessment, section)) {
             Standings.Standing s = of(standing, attempt);
             Last l = last.get(attempt.id());
-            boolean changed = l != null && !l.hash().equals(again(common, attempt, s, responses, marks, l));
+            boolean changed = l != null
+                    && !ResultFacts.of(l.snapshot().path("result"))
+                            .equals(again(common, attempt, s, responses, marks, l));
             lines.add(new HandBackLine(
                     attempt.id(),
                     attempt.name(),
@@ -187,8 +189,8 @@ public class HandingBack {
                 jobs.running(me, assessment).orElse(null));
     }
 
-    /** The hash that the same student would get now, under what they were shown then. */
-    private String again(
+    /** What the same student would get now, under what they were shown then. */
+    private JsonNode again(
             ResultPage.Common common,
             Attempt attempt,
             Standings.Standing standing,
@@ -204,7 +206,7 @@ public class HandingBack {
                 marks.getOrDefault(attempt.id(), Map.of()),
                 Json.MAPPER.treeToValue(kept.get("sees"), Sees.class),
                 messages(kept));
-        return hash(JsonColumn.node(result));
+        return ResultFacts.of(JsonColumn.node(result));
     }
 
     private static List<ResultPage.Message> messages(JsonNode kept) {
@@ -374,7 +376,7 @@ public class HandingBack {
                 clock.instant(),
                 me.id(),
                 snapshot,
-                hash(shown));
+                hash(ResultFacts.of(shown)));
     }
 
     /** The last result of each attempt of an assessment. */
@@ -391,10 +393,10 @@ public class HandingBack {
         return all;
     }
 
-    static String hash(JsonNode shown) {
+    static String hash(JsonNode facts) {
         try {
             byte[] digest = MessageDigest.getInstance("SHA-256")
-                    .digest(Json.write(shown).getBytes(StandardCharsets.UTF_8));
+                    .digest(Json.write(facts).getBytes(StandardCharsets.UTF_8));
             return HexFormat.of().formatHex(digest);
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException(e);

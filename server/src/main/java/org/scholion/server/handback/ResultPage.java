@@ -163,7 +163,13 @@ public class ResultPage {
         Reason told = sees.notes() ? m.mark().reason() : m.mark().reason().without("note");
         String because = sees.keys() ? Words.english(told) : Words.withoutKey(told);
         return new StudentResult.ResultMark(
-                v.state(), v.points(), v.of(), v.by().name(), because, v.who(), v.mastered());
+                v.state(), v.points(), v.of(), v.by().name(), because, said(told, because), v.who(), v.mastered());
+    }
+
+    /** The teacher's words in a reason, where the reason tells them: without the key it may not. */
+    private static @Nullable String said(Reason told, String because) {
+        String note = told.word("note");
+        return !note.isBlank() && because.contains(note) ? note : null;
     }
 
     /** The message with the highest bound that is reached; none without a percent. */

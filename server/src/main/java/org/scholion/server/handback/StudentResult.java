@@ -61,13 +61,21 @@ public record StudentResult(
             @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
             String feedback) {}
 
-    /** A mark as a student sees it: with its reason and who decided. */
+    /**
+     * A mark as a student sees it: with its reason and who decided.
+     *
+     * @param note the teacher's own words in the reason; left out where there are none, as in results from before
+     */
     public record ResultMark(
             String state,
             String points,
             String of,
             String by,
             String because,
+
+            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
+            String note,
+
             @Nullable String who,
 
             @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
