@@ -14,6 +14,7 @@ import org.scholion.server.platform.Me;
 import org.scholion.server.testing.Colleague;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
+import org.scholion.server.testing.Together;
 import org.scholion.server.testing.Visitor;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
@@ -339,6 +340,35 @@ class BankTest {
                         .ok())
                 .isEmpty();
         assertThat(prompts(find(aud, "code", "KN.1"))).containsExactly("Which bend joins two hawsers?");
+    }
+
+    @Test
+    void the_same_thing_said_eight_times_at_once_is_said_once_and_refused_to_nobody(Scholion.Running school) {
+        Visitor aud = school.as("Aud Meller");
+        for (int round = 0; round < 5; round++) {
+            String older = framework(aud, "At once " + round, "1", "AO" + round, "Says it once");
+            String newer = framework(aud, "At once " + round, "2", "AN" + round, "Says it once");
+            String course = aud.get("/api/courses").ok().get(0).get("id").stringValue();
+            String item = add(aud, item("At once " + round + "?", "yes"));
+            Colleague runa = Colleague.called(school, "Runa");
+            Map<String, Object> links =
+                    Map.of("links", List.of(Map.of("from", "AO" + round, "to", List.of("AN" + round))));
+            Together.times(
+                    8,
+                    i -> aud.put("/api/shares/ITEM/" + item + "/" + runa.id(), Map.of("mayEdit", true))
+                            .ok());
+            Together.times(
+                    8,
+                    i -> aud.put("/api/crosswalks/" + older + "/" + newer, links)
+                            .ok());
+            Together.times(
+                    8,
+                    i -> aud.post("/api/courses/" + course + "/frameworks", Map.of("framework", newer))
+                            .ok());
+            assertThat(aud.get("/api/shares/ITEM/" + item).ok()).hasSize(1);
+            aud.send("DELETE", "/api/courses/" + course + "/frameworks/" + newer, null)
+                    .ok();
+        }
     }
 
     @Test

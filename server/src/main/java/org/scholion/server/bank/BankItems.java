@@ -333,10 +333,20 @@ public class BankItems {
 
     /** Remembers that an item of a paper is this item of the bank. */
     private void used(UUID id, UUID assessment, String item) {
-        BankItem now = entities.find(BankItem.class, id);
-        entities.refresh(now);
-        entities.merge(new BankUse(assessment, item, now, clock.instant()));
-        entities.flush();
+        int version = entities.createQuery("select i.version from BankItem i where i.id = :id", Integer.class)
+                .setParameter("id", id)
+                .getSingleResult();
+        entities.createQuery("""
+                        insert into BankUse (assessment, item, bankItem, version, at, students, outdated)
+                        values (:assessment, :item, :id, :version, :now, 0, true)
+                        on conflict (assessment, item) do update set bankItem = excluded.bankItem,
+                          version = excluded.version, at = excluded.at, outdated = true""")
+                .setParameter("assessment", assessment)
+                .setParameter("item", item)
+                .setParameter("id", id)
+                .setParameter("version", version)
+                .setParameter("now", clock.instant())
+                .executeUpdate();
         entities.createQuery("""
                         update BankItem i set i.uses = (select cast(count(*) as Integer) from BankUse u where u.bankItem = :id)
                         where i.id = :id""").setParameter("id", id).executeUpdate();

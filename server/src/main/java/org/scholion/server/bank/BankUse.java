@@ -41,13 +41,4 @@ class BankUse {
 
     @SuppressWarnings("NullAway.Init")
     protected BankUse() {}
-
-    BankUse(UUID assessment, String item, BankItem of, Instant at) {
-        this.assessment = assessment;
-        this.item = item;
-        this.bankItem = of.id;
-        this.version = of.version;
-        this.at = at;
-        this.outdated = true;
-    }
 }

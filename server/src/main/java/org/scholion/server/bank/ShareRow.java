@@ -39,12 +39,4 @@ class ShareRow {
 
     @SuppressWarnings("NullAway.Init")
     protected ShareRow() {}
-
-    ShareRow(UUID object, UUID person, Sharing.Kind kind, UUID by, Instant at) {
-        this.object = object;
-        this.person = person;
-        this.kind = kind;
-        this.by = by;
-        this.at = at;
-    }
 }

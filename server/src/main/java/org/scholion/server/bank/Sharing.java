@@ -69,13 +69,17 @@ public class Sharing {
         if (colleagues(me).stream().noneMatch(c -> c.id().equals(person))) {
             throw Refused.invalid("person", "this is no colleague of your school");
         }
-        ShareRow share = entities.find(ShareRow.class, new ShareRow.Key(object, person));
-        if (share == null) {
-            share = new ShareRow(object, person, kind, me.id(), clock.instant());
-            entities.persist(share);
-        }
-        share.mayEdit = mayEdit;
-        entities.flush();
+        entities.createQuery("""
+                        insert into ShareRow (object, person, kind, mayEdit, by, at)
+                        values (:object, :person, :kind, :mayEdit, :me, :now)
+                        on conflict (object, person) do update set mayEdit = excluded.mayEdit""")
+                .setParameter("object", object)
+                .setParameter("person", person)
+                .setParameter("kind", kind)
+                .setParameter("mayEdit", mayEdit)
+                .setParameter("me", me.id())
+                .setParameter("now", clock.instant())
+                .executeUpdate();
     }
 
     @Transactional

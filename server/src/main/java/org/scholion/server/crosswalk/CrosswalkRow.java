@@ -37,12 +37,4 @@ class CrosswalkRow {
 
     @SuppressWarnings("NullAway.Init")
     protected CrosswalkRow() {}
-
-    CrosswalkRow(UUID older, UUID newer, JsonNode links, UUID by, Instant at) {
-        this.older = older;
-        this.newer = newer;
-        this.links = links;
-        this.by = by;
-        this.at = at;
-    }
 }

@@ -75,7 +75,15 @@ class Crosswalks {
             ObjectNode link = node.addObject().put("from", l.from());
             l.to().forEach(link.putArray("to")::add);
         });
-        entities.merge(new CrosswalkRow(older, newer, node, me.id(), clock.instant()));
+        entities.createQuery("""
+                        insert into CrosswalkRow (older, newer, links, by, at) values (:older, :newer, :links, :me, :now)
+                        on conflict (older, newer) do update set links = excluded.links, by = excluded.by, at = excluded.at""")
+                .setParameter("older", older)
+                .setParameter("newer", newer)
+                .setParameter("links", node)
+                .setParameter("me", me.id())
+                .setParameter("now", clock.instant())
+                .executeUpdate();
     }
 
     Crosswalk links(UUID older, UUID newer) {

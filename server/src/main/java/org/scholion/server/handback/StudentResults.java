@@ -63,7 +63,7 @@ public class StudentResults {
     @Transactional(readOnly = true)
     public List<ResultLine> list(Me me) {
         return entities.createQuery("""
-                        select r.id, r.attempt, r.handedAt, r.snapshot,
+                        select r.id, r.handedAt, r.snapshot,
                                exists (select 1 from ResultRow o where o.attempt = r.attempt and o.hash = r.hash
                                  and o.seenAt is not null)
                         from ResultRow r where r.student = :me and not exists (
@@ -86,7 +86,7 @@ public class StudentResults {
                 .toList();
     }
 
-    record Last(UUID id, UUID attempt, Instant handedAt, JsonNode snapshot, boolean seen) {}
+    record Last(UUID id, Instant handedAt, JsonNode snapshot, boolean seen) {}
 
     private static @Nullable String text(JsonNode node, String name) {
         return node.hasNonNull(name) ? node.get(name).stringValue() : null;

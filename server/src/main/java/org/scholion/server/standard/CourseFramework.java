@@ -27,10 +27,4 @@ class CourseFramework {
 
     @SuppressWarnings("NullAway.Init")
     protected CourseFramework() {}
-
-    CourseFramework(UUID course, UUID framework, int place) {
-        this.course = course;
-        this.framework = framework;
-        this.place = place;
-    }
 }

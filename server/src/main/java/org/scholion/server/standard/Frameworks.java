@@ -207,8 +207,12 @@ public class Frameworks {
     /** Lets a course work with a framework before any other. */
     @Transactional
     public void begin(UUID course, UUID framework) {
-        entities.merge(new CourseFramework(course, framework, 0));
-        entities.flush();
+        entities.createQuery("""
+                        insert into CourseFramework (course, framework, place) values (:course, :framework, 0)
+                        on conflict (course, framework) do update set place = 0""")
+                .setParameter("course", course)
+                .setParameter("framework", framework)
+                .executeUpdate();
     }
 
     /** Items name a standard by its code alone, so that two frameworks of a course cannot share one. */
