@@ -1,5 +1,6 @@
 import createClient, { type Middleware } from "openapi-fetch";
 import { connection } from "./connection";
+import { answered, isOnce, keyOf } from "./once";
 import type { components, paths } from "./schema";
 
 export type Schemas = components["schemas"];
@@ -23,18 +24,27 @@ function forgeryToken(): string {
   return document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? "";
 }
 
+/** What a request that creates something says, by the request: it is read before it is sent. */
+const bodies = new WeakMap<Request, string>();
+
 const headers: Middleware = {
-  onRequest({ request }) {
+  async onRequest({ request }) {
     if (request.method !== "GET") {
       request.headers.set("X-XSRF-TOKEN", forgeryToken());
     }
-    if (request.method === "POST") {
-      request.headers.set("Idempotency-Key", crypto.randomUUID());
+    if (request.method === "POST" && isOnce(request.url)) {
+      const body = await request.clone().text();
+      bodies.set(request, body);
+      request.headers.set("Idempotency-Key", keyOf(request.url, body));
     }
     return request;
   },
-  onResponse({ response, schemaPath }) {
+  onResponse({ request, response, schemaPath }) {
     connection.answered(response.status, schemaPath);
+    const body = bodies.get(request);
+    if (body !== undefined) {
+      answered(request.url, body, response.status);
+    }
   },
   onError({ error }) {
     if (!(error instanceof DOMException)) {

@@ -45,7 +45,11 @@ export function Effect({
       {effect.moves.length > FEW && (
         <p className="mt-1 text-small">
           <TextButton onClick={() => setAll(!all)}>
-            {all ? t("Show fewer") : t("Show all {{count}} changes", { count: effect.moves.length })}
+            {all
+              ? t("Show fewer")
+              : effect.students > effect.moves.length
+                ? t("Show {{n}} of {{all}} changes", { n: effect.moves.length, all: effect.students })
+                : t("Show all {{count}} changes", { count: effect.moves.length })}
           </TextButton>
         </p>
       )}

@@ -20,6 +20,8 @@ export function Work({ id }: { id: string }) {
   useEffect(() => {
     if (ended && object) {
       void client.invalidateQueries({ queryKey: ["assessment", object] });
+      void client.invalidateQueries({ queryKey: ["key", object] });
+      void client.invalidateQueries({ queryKey: ["readings", object] });
       void client.invalidateQueries({ queryKey: ["desk"] });
     }
   }, [ended, object, client]);

@@ -213,7 +213,7 @@ function Below({ view }: { view: View }) {
   return (
     <section className="px-5 py-4 text-small" aria-label={t("Below the pass mark")}>
       <span className="text-soft">{t("Below {{pass}}%:", { pass: points(view.pass) })} </span>
-      {view.below.length === 0 && t("nobody")}
+      {view.belowPass === 0 && t("nobody")}
       {view.below.slice(0, FEW).map((b, i) => (
         <span key={b.attempt}>
           {i > 0 && " · "}
@@ -224,7 +224,7 @@ function Below({ view }: { view: View }) {
       {view.below.length > FEW && (
         <details className="inline">
           <summary className="ml-1 inline cursor-pointer underline">
-            {t("and {{n}} more", { n: view.below.length - FEW })}
+            {t("and {{n}} more", { n: view.belowPass - FEW })}
           </summary>
           <span>
             {view.below.slice(FEW).map((b) => (
@@ -234,6 +234,7 @@ function Below({ view }: { view: View }) {
                 {b.provisional && "…"}
               </span>
             ))}
+            {view.belowPass > view.below.length && " …"}
           </span>
         </details>
       )}

@@ -8,50 +8,73 @@ import { Sheet } from "../../parts/Sheet";
 import { Empty, Loaded } from "../../parts/States";
 import { t } from "../../text";
 import { sectionQuery, useWhere } from "../Assessment";
+import { AT_FIRST, type Chosen, count, type Line, NOBODY } from "./chosen";
 import { HandBackMargin } from "./HandBackMargin";
 
 export type Sees = Schemas["Sees"];
 export type Message = Schemas["Message"];
 type View = Schemas["HandBackView"];
 
+/** The part of the list that is looked at. */
+export type Looking = { from: number; words: string };
+
+/** So many students come at once. */
+export const WINDOW = 200;
+
 /** The student's page as the student will see it; in the margin who, what, and a message by score. */
 export function HandBack() {
   const { assessment, section } = useWhere();
+  const [looking, setLooking] = useState<Looking>({ from: 0, words: "" });
   const query = useQuery({
-    queryKey: ["assessment", assessment, "hand-back", section],
+    queryKey: ["assessment", assessment, "hand-back", section, looking],
     queryFn: () =>
       ok(
         api.GET("/api/assessments/{assessment}/hand-back", {
-          params: { path: { assessment }, query: sectionQuery(section) },
+          params: { path: { assessment }, query: { ...sectionQuery(section), ...looking } },
         }),
       ),
+    placeholderData: keepPreviousData,
   });
   return (
     <Loaded query={query}>
       {(view) =>
-        view.students.length === 0 ? (
+        view.all === 0 ? (
           <Sheet margin={null}>
             <Empty title={t("Nothing to hand back yet.")}>
               {t("Results appear here as soon as students hand in.")}
             </Empty>
           </Sheet>
         ) : (
-          <Handing key={section} assessment={assessment} view={view} />
+          <Handing
+            key={section}
+            assessment={assessment}
+            section={section}
+            view={view}
+            looking={looking}
+            onLook={setLooking}
+          />
         )
       }
     </Loaded>
   );
 }
 
-/** Who is chosen at first: everything decided, and not handed back as it is now. */
-function due(view: View): string[] {
-  return view.students.filter((s) => s.ready && (!s.handedAt || s.changed)).map((s) => s.attempt);
-}
-
-function Handing({ assessment, view }: { assessment: string; view: View }) {
+function Handing({
+  assessment,
+  section,
+  view,
+  looking,
+  onLook,
+}: {
+  assessment: string;
+  section: string | null;
+  view: View;
+  looking: Looking;
+  onLook: (looking: Looking) => void;
+}) {
   const client = useQueryClient();
-  const [chosen, setChosen] = useState(() => due(view));
-  const [at, setAt] = useState(0);
+  const [chosen, setChosen] = useState<Chosen>(AT_FIRST);
+  const [place, setPlace] = useState(0);
   const [sees, setSees] = useState<Sees>({
     score: true,
     marks: true,
@@ -62,7 +85,13 @@ function Handing({ assessment, view }: { assessment: string; view: View }) {
   const [messages, setMessages] = useState<Message[]>(() =>
     view.bands.filter((b) => b.message).map((b) => ({ from: b.from, text: b.message })),
   );
-  const student = view.students[Math.min(at, view.students.length - 1)] as Schemas["HandBackLine"];
+  const at = Math.max(0, Math.min(place - view.from, view.students.length - 1));
+  const [last, setLast] = useState(view.students[0] as Line);
+  // While nobody is found by the words that are typed, the page shows whom it showed.
+  const student = view.students[at] ?? last;
+  if (student !== last) {
+    setLast(student);
+  }
   const preview = useQuery({
     queryKey: ["assessment", assessment, "result-preview", student.attempt, sees, messages],
     queryFn: () =>
@@ -79,17 +108,31 @@ function Handing({ assessment, view }: { assessment: string; view: View }) {
       ok(
         api.POST("/api/assessments/{assessment}/hand-back", {
           params: { path: { assessment } },
-          body: { attempts: chosen, sees, messages },
+          body: {
+            attempts: chosen.beside.map((l) => l.attempt),
+            groups: chosen.groups,
+            except: chosen.but.map((l) => l.attempt),
+            section,
+            expected: count(view, chosen),
+            sees,
+            messages,
+          },
         }),
       ),
     onSuccess: () => {
-      setChosen([]);
+      setChosen(NOBODY);
       void client.invalidateQueries({ queryKey: ["assessment", assessment] });
       void client.invalidateQueries({ queryKey: ["desk"] });
     },
   });
   const work = handBack.data?.job ?? view.work?.id ?? null;
-  const step = (by: number) => setAt(Math.max(0, Math.min(view.students.length - 1, at + by)));
+  const step = (by: number) => {
+    const next = Math.max(0, Math.min(view.found - 1, view.from + at + by));
+    setPlace(next);
+    if (next < view.from || next >= view.from + view.students.length) {
+      onLook({ ...looking, from: Math.floor(next / WINDOW) * WINDOW });
+    }
+  };
   useKeys([
     ["[", t("previous student"), () => step(-1)],
     ["]", t("next student"), () => step(1)],
@@ -104,7 +147,12 @@ function Handing({ assessment, view }: { assessment: string; view: View }) {
           view={view}
           chosen={chosen}
           onChosen={setChosen}
-          onShow={(attempt) => setAt(view.students.findIndex((s) => s.attempt === attempt))}
+          onShow={(attempt) => setPlace(view.from + view.students.findIndex((s) => s.attempt === attempt))}
+          looking={looking}
+          onLook={(next) => {
+            setPlace(next.from);
+            onLook(next);
+          }}
           sees={sees}
           onSees={setSees}
           messages={messages}

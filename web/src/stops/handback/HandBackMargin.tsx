@@ -1,14 +1,13 @@
 import type { Schemas } from "../../api/client";
-import { Button } from "../../parts/Button";
+import { Button, TextButton } from "../../parts/Button";
 import { Check } from "../../parts/Field";
 import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { Work } from "../../parts/Work";
 import { t } from "../../text";
 import { percent, points } from "../../text/figures";
-import type { Message, Sees } from "./HandBack";
-
-type Line = Schemas["HandBackLine"];
+import { type Chosen, count, type Group, isChosen, isWhole, toggleGroup, toggleLine } from "./chosen";
+import { type Looking, type Message, type Sees, WINDOW } from "./HandBack";
 
 const WHAT: [keyof Sees, string][] = [
   ["score", "score and band"],
@@ -18,12 +17,24 @@ const WHAT: [keyof Sees, string][] = [
   ["keys", "right answers"],
 ];
 
+const GROUPS: [Group, string][] = [
+  ["READY", "with all marks decided"],
+  ["AWAITS_CURVE", "whose curve is being computed"],
+  ["UNDECIDED", "with marks still to decide"],
+  ["CHANGED", "changed since they were handed back"],
+  ["CHANGED_UNDECIDED", "changed since they were handed back, with marks still to decide"],
+  ["COMPARING", "being compared with what was handed back"],
+  ["UNCHANGED", "handed back, unchanged"],
+];
+
 /** Who, what they see, a message by score with counts and borderline cases, and the button that says what it does. */
 export function HandBackMargin({
   view,
   chosen,
   onChosen,
   onShow,
+  looking,
+  onLook,
   sees,
   onSees,
   messages,
@@ -35,9 +46,11 @@ export function HandBackMargin({
   error,
 }: {
   view: Schemas["HandBackView"];
-  chosen: string[];
-  onChosen: (attempts: string[]) => void;
+  chosen: Chosen;
+  onChosen: (chosen: Chosen) => void;
   onShow: (attempt: string) => void;
+  looking: Looking;
+  onLook: (looking: Looking) => void;
   sees: Sees;
   onSees: (sees: Sees) => void;
   messages: Message[];
@@ -51,7 +64,14 @@ export function HandBackMargin({
 }) {
   return (
     <>
-      <Who view={view} chosen={chosen} onChosen={onChosen} onShow={onShow} />
+      <Who
+        view={view}
+        chosen={chosen}
+        onChosen={onChosen}
+        onShow={onShow}
+        looking={looking}
+        onLook={onLook}
+      />
       <MarginPart title={t("What they see")}>
         <div className="grid grid-cols-2">
           {WHAT.map(([name, words]) => (
@@ -63,8 +83,8 @@ export function HandBackMargin({
       </MarginPart>
       <Messages view={view} chosen={chosen} messages={messages} onMessages={onMessages} />
       <Trouble error={error} />
-      <Button look="strong" disabled={chosen.length === 0 || pending} onClick={onHandBack}>
-        {t("Hand back to {{count}} students", { count: chosen.length })}
+      <Button look="strong" disabled={count(view, chosen) === 0 || pending} onClick={onHandBack}>
+        {t("Hand back to {{count}} students", { count: count(view, chosen) })}
       </Button>
       <div role="status" className="mt-3">
         {done && !done.job && (
@@ -89,46 +109,51 @@ function Who({
   chosen,
   onChosen,
   onShow,
+  looking,
+  onLook,
 }: {
   view: Schemas["HandBackView"];
-  chosen: string[];
-  onChosen: (attempts: string[]) => void;
+  chosen: Chosen;
+  onChosen: (chosen: Chosen) => void;
   onShow: (attempt: string) => void;
+  looking: Looking;
+  onLook: (looking: Looking) => void;
 }) {
-  const groups: [string, Line[]][] = [
-    ["with all marks decided", view.students.filter((s) => s.ready && !s.handedAt)],
-    ["whose curve is being computed", view.students.filter((s) => s.awaitsCurve && !s.handedAt)],
-    ["with marks still to decide", view.students.filter((s) => !s.ready && !s.awaitsCurve && !s.handedAt)],
-    ["changed since they were handed back", view.students.filter((s) => s.changed)],
-    ["handed back, unchanged", view.students.filter((s) => s.handedAt && !s.changed)],
-  ];
-  const toggle = (lines: Line[], on: boolean) => {
-    const ids = lines.map((l) => l.attempt);
-    onChosen(on ? [...new Set([...chosen, ...ids])] : chosen.filter((c) => !ids.includes(c)));
-  };
+  const many = view.all > WINDOW;
   return (
     <MarginPart title={t("Who")}>
-      {groups.map(
-        ([words, lines]) =>
-          lines.length > 0 && (
+      {GROUPS.map(([group, words]) => {
+        const students = view.groups.find((g) => g.group === group)?.students ?? 0;
+        return (
+          students > 0 && (
             <Check
-              key={words}
-              checked={lines.every((l) => chosen.includes(l.attempt))}
-              onChange={(on) => toggle(lines, on)}
+              key={group}
+              checked={isWhole(chosen, group)}
+              onChange={(on) => onChosen(toggleGroup(chosen, group, on))}
             >
-              <strong>{lines.length}</strong> {t(words)}
+              <strong>{students}</strong> {t(words)}
             </Check>
-          ),
-      )}
+          )
+        );
+      })}
       <details className="mt-1">
         <summary className="cursor-pointer text-small text-soft">
-          {t("Chosen: {{n}} of {{all}}", { n: chosen.length, all: view.students.length })} ·{" "}
-          {t("choose by name")}
+          {t("Chosen: {{n}} of {{all}}", { n: count(view, chosen), all: view.all })} · {t("choose by name")}
         </summary>
+        {many && (
+          <input
+            type="search"
+            aria-label={t("Find a student by name")}
+            placeholder={t("Find a student by name")}
+            value={looking.words}
+            onChange={(e) => onLook({ from: 0, words: e.target.value })}
+            className="my-1 w-full rounded-corner border border-rule bg-sheet px-2 py-0.5"
+          />
+        )}
         <ul className="max-h-64 overflow-y-auto">
           {view.students.map((s) => (
             <li key={s.attempt} className="flex items-baseline justify-between">
-              <Check checked={chosen.includes(s.attempt)} onChange={(on) => toggle([s], on)}>
+              <Check checked={isChosen(chosen, s)} onChange={(on) => onChosen(toggleLine(chosen, s, on))}>
                 {s.name}
               </Check>
               <button type="button" className="text-small underline" onClick={() => onShow(s.attempt)}>
@@ -137,6 +162,28 @@ function Who({
             </li>
           ))}
         </ul>
+        {view.found > view.students.length && (
+          <p className="text-small">
+            {t("{{from}} to {{to}} of {{all}}", {
+              from: view.from + 1,
+              to: view.from + view.students.length,
+              all: view.found,
+            })}{" "}
+            <TextButton
+              disabled={view.from === 0}
+              onClick={() => onLook({ ...looking, from: Math.max(0, view.from - WINDOW) })}
+            >
+              {t("Earlier names")}
+            </TextButton>{" "}
+            <TextButton
+              disabled={view.from + view.students.length >= view.found}
+              onClick={() => onLook({ ...looking, from: view.from + WINDOW })}
+            >
+              {t("Later names")}
+            </TextButton>
+          </p>
+        )}
+        {view.found === 0 && <p className="text-small text-soft">{t("No student has this name.")}</p>}
       </details>
     </MarginPart>
   );
@@ -149,11 +196,10 @@ function Messages({
   onMessages,
 }: {
   view: Schemas["HandBackView"];
-  chosen: string[];
+  chosen: Chosen;
   messages: Message[];
   onMessages: (messages: Message[]) => void;
 }) {
-  const students = view.students.filter((s) => chosen.includes(s.attempt));
   return (
     <MarginPart title={t("Messages by band")}>
       {view.bands.length === 0 && (
@@ -165,7 +211,7 @@ function Messages({
           <div key={band.from} className="mb-2">
             <p className="text-small">
               <strong>{t("from {{from}}", { from: points(band.from) })}</strong> {band.label} ·{" "}
-              {t("{{count}} students", { count: students.filter((s) => s.band === band.label).length })}
+              {t("{{count}} students", { count: count(view, chosen, band.label) })}
             </p>
             <input
               aria-label={t("message from {{from}}", { from: band.from })}
@@ -190,6 +236,11 @@ function Messages({
           })}
         </p>
       ))}
+      {view.onBounds > view.borderline.length && (
+        <p className="text-small text-waiting">
+          {t("and {{n}} more", { n: view.onBounds - view.borderline.length })}
+        </p>
+      )}
     </MarginPart>
   );
 }

@@ -28,7 +28,7 @@ export function Decisions({ assessment, item }: { assessment: string; item: stri
             <span className="font-script">{d.shown}</span>{" "}
             <strong className="text-by-person">{t("{{credit}} credit", { credit: points(d.credit) })}</strong>
             <span className="block text-small text-soft">
-              {d.students.length}× · {byWhom(d)}
+              {d.count}× · {byWhom(d)}
             </span>
           </li>
         ))}

@@ -7,6 +7,7 @@ import { Field } from "../../parts/Field";
 import { MarginPart } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { useSettled } from "../../parts/useSettled";
+import { Work } from "../../parts/Work";
 import { t } from "../../text";
 import { moment } from "../../text/figures";
 import { Differences, type Fair, Fairness } from "./Fairness";
@@ -51,6 +52,7 @@ export function IfYouSave({ assessment, draft }: { assessment: string; draft: Re
       ),
     onSuccess: done,
   });
+  const work = make.data?.job ?? null;
   // A colleague's edition in between: both changes are brought together, and the effect is shown again.
   const overtaken = isOvertaken(preview.error) || isOvertaken(make.error);
   // biome-ignore lint/correctness/useExhaustiveDependencies: once for each conflict
@@ -104,6 +106,7 @@ export function IfYouSave({ assessment, draft }: { assessment: string; draft: Re
           <Trouble error={make.error} />
         </MarginPart>
       )}
+      {work && <Work key={work} id={work} />}
       <Editions assessment={assessment} edition={draft.edition} onUndone={() => void done()} />
     </>
   );
@@ -140,8 +143,10 @@ function Editions({
       onUndone();
     },
   });
+  const work = undo.data?.job ?? null;
   return (
     <MarginPart title={t("Editions")}>
+      {work && <Work key={work} id={work} />}
       <ul className="text-small">
         {history.data?.map((e) => (
           <li key={e.number} className="border-b border-rule py-1">

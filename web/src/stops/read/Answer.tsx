@@ -25,7 +25,6 @@ export function Answer({
   onGo: (at: number) => void;
   onQuestion: (item: string) => void;
 }) {
-  const read = view.answers.filter((a) => a.mark.state !== "read").length;
   return (
     <>
       <div className="flex gap-4 border-b border-rule px-6 py-3">
@@ -49,15 +48,15 @@ export function Answer({
         </p>
       )}
       <div className="flex flex-wrap items-center gap-3 px-6 py-3">
-        <StripOfAnswers answers={view.answers} at={at} onGo={onGo} />
+        <StripOfAnswers answers={view.answers} from={view.from} at={at} onGo={onGo} />
         <span className="text-small text-soft" aria-live="polite">
-          {t("{{n}} of {{all}} read", { n: read, all: view.answers.length })} ·{" "}
+          {t("{{n}} of {{all}} read", { n: question.answers - question.unread, all: question.answers })} ·{" "}
           <TextButton onClick={onNames}>{names ? t("Hide names") : t("Show names")}</TextButton>
         </span>
       </div>
       <article className="px-6 pb-4" aria-label={t("The answer")}>
         <p className="mb-2 flex gap-4 text-small">
-          <strong>{answer.name ?? t("answer {{n}}", { n: at + 1 })}</strong>
+          <strong>{answer.name ?? t("answer {{n}}", { n: view.from + at + 1 })}</strong>
           <Mark mark={answer.mark} />
           <Mastered mark={answer.mark} />
           {answer.held && <span className="font-semibold text-waiting">{t("held back")}</span>}
@@ -85,10 +84,12 @@ export function Answer({
 
 function StripOfAnswers({
   answers,
+  from,
   at,
   onGo,
 }: {
   answers: Schemas["ReadAnswer"][];
+  from: number;
   at: number;
   onGo: (at: number) => void;
 }) {
@@ -106,7 +107,7 @@ function StripOfAnswers({
             key={a.answer}
             type="button"
             aria-current={i === at}
-            aria-label={`${a.name ?? t("answer {{n}}", { n: i + 1 })}, ${done ? t("read") : a.held ? t("held back") : t("unread")}`}
+            aria-label={`${a.name ?? t("answer {{n}}", { n: from + i + 1 })}, ${done ? t("read") : a.held ? t("held back") : t("unread")}`}
             onClick={() => onGo(i)}
             className="flex size-6 items-center justify-center"
           >

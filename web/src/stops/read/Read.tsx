@@ -28,7 +28,9 @@ export function Read() {
   const [params] = useSearchParams();
   const item = params.get("question");
   const names = params.get("names") === "shown";
-  const key = ["readings", assessment, section, item, names];
+  /** The place of an answer that is to be shown; null for the first unread. */
+  const [from, setFrom] = useState<number | null>(null);
+  const key = ["readings", assessment, section, item, names, from];
   const query = useQuery({
     queryKey: key,
     queryFn: () =>
@@ -36,7 +38,12 @@ export function Read() {
         api.GET("/api/assessments/{assessment}/readings", {
           params: {
             path: { assessment },
-            query: { ...sectionQuery(section), ...(item ? { item } : {}), names },
+            query: {
+              ...sectionQuery(section),
+              ...(item ? { item } : {}),
+              ...(from === null ? {} : { from }),
+              names,
+            },
           },
         }),
       ),
@@ -55,11 +62,13 @@ export function Read() {
           </Sheet>
         ) : (
           <Reader
-            key={`${view.item}${names}${section}`}
+            key={`${view.item}${names}${section}${view.from}${from}`}
             assessment={assessment}
             view={view}
             queryKey={key}
             names={names}
+            wanted={from}
+            onFrom={setFrom}
           />
         )
       }
@@ -72,20 +81,28 @@ function Reader({
   view,
   queryKey,
   names,
+  wanted,
+  onFrom,
 }: {
   assessment: string;
   view: View;
   queryKey: unknown[];
   names: boolean;
+  /** The place of the answer to begin with, among all; null for the first unread. */
+  wanted: number | null;
+  /** Goes to an answer that is not among those on the page; null for the next unread, wherever it is. */
+  onFrom: (place: number | null) => void;
 }) {
   const client = useQueryClient();
   const [params, setParams] = useSearchParams();
   const question = view.questions.find((q) => q.item === view.item) as Schemas["OpenQuestion"];
   const [at, setAt] = useState(() =>
-    Math.max(
-      0,
-      view.answers.findIndex((a) => unread(a) && !a.held),
-    ),
+    wanted === null
+      ? Math.max(
+          0,
+          view.answers.findIndex((a) => unread(a) && !a.held),
+        )
+      : Math.max(0, Math.min(wanted - view.from, view.answers.length - 1)),
   );
   const answer = (view.answers[at] ?? view.answers[0]) as ReadAnswer;
   const typed = useTypedStore<Change>(`reading:${assessment}:${question.item}:${answer.answer}`);
@@ -176,15 +193,29 @@ function Reader({
     const found = order.find(
       (i) => i !== from && view.answers[i] && unread(view.answers[i]) && !view.answers[i].held,
     );
-    return found ?? Math.min(from + 1, view.answers.length - 1);
+    const left = view.answers.filter((a, i) => i !== from && unread(a)).length;
+    if (found === undefined && question.unread - left > (unread(answer) ? 1 : 0)) {
+      // The next unread is not on this page.
+      onFrom(null);
+      void client.invalidateQueries({ queryKey: ["readings", assessment] });
+    } else if (found === undefined) {
+      step(1);
+    } else {
+      setAt(found);
+    }
   };
   const saveAndGo = () => {
     if (complete && !save.isPending) {
-      save.mutate({ ...change, hold: false }, { onSuccess: () => setAt(next(at)) });
+      save.mutate({ ...change, hold: false }, { onSuccess: () => next(at) });
     }
   };
-  const hold = () => save.mutate({ ...change, hold: true }, { onSuccess: () => setAt(next(at)) });
-  const step = (by: number) => setAt(Math.max(0, Math.min(view.answers.length - 1, at + by)));
+  const hold = () => save.mutate({ ...change, hold: true }, { onSuccess: () => next(at) });
+  const last = question.answers - 1;
+  const step = (by: number) => {
+    const place = Math.max(0, Math.min(last, view.from + at + by));
+    const here = place - view.from;
+    here >= 0 && here < view.answers.length ? setAt(here) : onFrom(place);
+  };
   const choose = (digit: number) => {
     const criterion = question.criteria[focus];
     const level = criterion?.levels[digit];
@@ -262,10 +293,10 @@ function Reader({
           }}
         />
         <div className="sticky bottom-0 mt-auto flex flex-wrap items-center gap-2 border-t border-rule bg-sheet px-6 py-3">
-          <Button look="quiet" hotkey="[" onClick={() => step(-1)} disabled={at === 0}>
+          <Button look="quiet" hotkey="[" onClick={() => step(-1)} disabled={view.from + at === 0}>
             {t("Previous")}
           </Button>
-          <Button look="quiet" hotkey="]" onClick={() => step(1)} disabled={at === view.answers.length - 1}>
+          <Button look="quiet" hotkey="]" onClick={() => step(1)} disabled={view.from + at === last}>
             {t("Next")}
           </Button>
           <Button look="quiet" hotkey="H" onClick={hold}>

@@ -7,11 +7,12 @@ export const unread = (a: ReadAnswer): boolean => a.mark.state === "read";
 
 /** The page after an answer was read: its mark, and how many of its question are left. */
 export function afterReading(view: View, saved: ReadAnswer): View {
+  const before = view.answers.find((a) => a.answer === saved.answer);
   const answers = view.answers.map((a) => (a.answer === saved.answer ? saved : a));
-  const left = answers.filter(unread).length;
+  const fewer = before ? Number(unread(before)) - Number(unread(saved)) : 0;
   return {
     ...view,
     answers,
-    questions: view.questions.map((q) => (q.item === view.item ? { ...q, unread: left } : q)),
+    questions: view.questions.map((q) => (q.item === view.item ? { ...q, unread: q.unread - fewer } : q)),
   };
 }

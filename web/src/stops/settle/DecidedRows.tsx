@@ -36,7 +36,7 @@ export function DecidedRows({
             key={g.form + g.credit + g.who}
             className={`flex flex-wrap items-baseline gap-x-4 border-b border-rule px-6 py-2 ${g.form === here ? "border-l-4 border-l-by-person pl-5" : ""}`}
           >
-            <span className="w-10 font-script font-semibold text-by-person">{g.students.length}×</span>
+            <span className="w-10 font-script font-semibold text-by-person">{g.count}×</span>
             <span className="min-w-0 flex-1">
               <span className="block font-script text-words break-words">{g.shown}</span>
               <span className="text-small text-soft">{byWhom(g)}</span>

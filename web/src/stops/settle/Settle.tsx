@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, ok, type Schemas } from "../../api/client";
 import { Button } from "../../parts/Button";
@@ -17,21 +17,42 @@ type Group = Schemas["DoubtGroup"];
 type Question = Schemas["QuestionDoubts"];
 export type Decision = Schemas["Decision"];
 
+/** So many groups of a question are shown at first, and so many more each time. */
+const AT_FIRST = 200;
+
 /** One question at a time, groups of equal answers by size; one decision settles all equal ones. */
 export function Settle() {
   const { assessment, section } = useWhere();
+  const [item, setItem] = useState<string>();
+  const [groups, setGroups] = useState(AT_FIRST);
   const query = useQuery({
-    queryKey: ["assessment", assessment, "doubts", section],
+    queryKey: ["assessment", assessment, "doubts", section, item, groups],
     queryFn: () =>
       ok(
         api.GET("/api/assessments/{assessment}/doubts", {
-          params: { path: { assessment }, query: sectionQuery(section) },
+          params: {
+            path: { assessment },
+            query: { ...sectionQuery(section), ...(item ? { item } : {}), groups },
+          },
         }),
       ),
+    placeholderData: keepPreviousData,
   });
   return (
     <Loaded query={query}>
-      {(view) => <Doubts assessment={assessment} section={section} view={view} />}
+      {(view) => (
+        <Doubts
+          assessment={assessment}
+          section={section}
+          view={view}
+          item={item}
+          onItem={(next) => {
+            setItem(next);
+            setGroups(AT_FIRST);
+          }}
+          onMore={() => setGroups(groups + AT_FIRST)}
+        />
+      )}
     </Loaded>
   );
 }
@@ -40,13 +61,19 @@ function Doubts({
   assessment,
   section,
   view,
+  item,
+  onItem,
+  onMore,
 }: {
   assessment: string;
   section: string | null;
   view: Schemas["DoubtsView"];
+  item: string | undefined;
+  onItem: (item: string) => void;
+  /** Shows more groups of the question. */
+  onMore: () => void;
 }) {
   const client = useQueryClient();
-  const [item, setItem] = useState<string>();
   const [form, setForm] = useState<string>();
   const [credit, setCredit] = useState("1");
   const [reach, setReach] = useState<Decision["reach"]>("EXACT");
@@ -58,7 +85,7 @@ function Doubts({
   );
   const question =
     view.questions.find((q) => q.item === item) ??
-    view.questions.find((q) => q.groups.length > 0) ??
+    view.questions.find((q) => q.waiting > 0) ??
     view.questions[0];
   const decided = question?.decided.find((g) => g.form === form);
   const waiting = question?.groups.find((g) => g.form === form) ?? question?.groups[0];
@@ -169,6 +196,7 @@ function Doubts({
           onConfirm={confirm}
           pending={settle.isPending}
           error={settle.error ?? undo.error}
+          work={settle.data?.effect.job ?? undo.data?.job ?? null}
           undoable={last.length}
           onUndo={takeBack}
         />
@@ -192,7 +220,7 @@ function Doubts({
                   settled: question.settled,
                   all: question.answers,
                   waiting: question.answers - question.settled,
-                  groups: question.groups.length,
+                  groups: question.waiting,
                 },
               )}
             </p>
@@ -209,19 +237,24 @@ function Doubts({
               />
             ))}
           </ul>
-          {question.groups.length === 0 && (
+          {question.groups.length < question.waiting && (
+            <p className="border-b border-rule px-6 py-3">
+              <Button onClick={onMore}>{t("Show more of the {{n}} groups", { n: question.waiting })}</Button>
+            </p>
+          )}
+          {question.waiting === 0 && (
             <p className="border-b border-rule px-6 py-4 text-soft">{t("No doubts are left here.")}</p>
           )}
           <DecidedRows groups={question.decided} here={decided?.form} onChoose={setForm} />
           <Then
             title={t("Other questions with doubts")}
-            questions={view.questions.filter((q) => q !== question && q.groups.length > 0)}
-            onChoose={setItem}
+            questions={view.questions.filter((q) => q !== question && q.waiting > 0)}
+            onChoose={onItem}
           />
           <Then
             title={t("Questions decided in Settle")}
-            questions={view.questions.filter((q) => q !== question && q.groups.length === 0)}
-            onChoose={setItem}
+            questions={view.questions.filter((q) => q !== question && q.waiting === 0)}
+            onChoose={onItem}
           />
         </>
       )}
@@ -234,6 +267,7 @@ function again(g: DecidedGroup): Group {
   return {
     form: g.form,
     shown: g.shown,
+    count: g.count,
     students: g.students,
     because: g.because,
     near: g.because,
@@ -269,13 +303,13 @@ function GroupRow({
       ref={row}
       className={`flex flex-wrap items-center gap-4 border-b border-rule px-6 py-4 ${here ? "border-l-4 border-l-waiting bg-waiting-wash pl-5" : ""}`}
     >
-      <span className="w-10 font-script text-title font-semibold text-waiting">{group.students.length}×</span>
+      <span className="w-10 font-script text-title font-semibold text-waiting">{group.count}×</span>
       <button type="button" onClick={onChoose} aria-pressed={here} className="min-w-0 flex-1 text-left">
         <span className={`block font-script break-words ${here ? "text-title" : "text-[1.25rem]"}`}>
           {group.shown}
         </span>
         <span className="text-small text-soft">
-          {group.near} · {names(group.students)}
+          {group.near} · {names(group)}
         </span>
       </button>
       {here && (
@@ -297,9 +331,9 @@ function GroupRow({
   );
 }
 
-function names(students: string[]): string {
-  const shown = students.slice(0, 3).join(", ");
-  return students.length > 3 ? `${shown} +${students.length - 3}` : shown;
+function names(group: Group): string {
+  const shown = group.students.slice(0, 3).join(", ");
+  return group.count > 3 ? `${shown} +${group.count - 3}` : shown;
 }
 
 function Then({
@@ -325,15 +359,13 @@ function Then({
               onClick={() => onChoose(q.item)}
               className="flex w-full gap-6 py-1.5 text-left"
             >
-              <span
-                className={`w-8 font-semibold ${q.groups.length > 0 ? "text-waiting" : "text-by-person"}`}
-              >
-                {q.groups.length > 0 ? q.answers - q.settled : q.decided.length}
+              <span className={`w-8 font-semibold ${q.waiting > 0 ? "text-waiting" : "text-by-person"}`}>
+                {q.waiting > 0 ? q.answers - q.settled : q.decidings}
               </span>
               <span>
                 {t("Question {{n}}", { n: q.number })} ·{" "}
                 <span className="font-script">
-                  {(q.groups.length > 0 ? q.groups : q.decided)
+                  {(q.waiting > 0 ? q.groups : q.decided)
                     .slice(0, 4)
                     .map((g) => g.shown)
                     .join(", ")}

@@ -7,6 +7,7 @@ import { Kbd } from "../../parts/Keys";
 import { MarkWithReason } from "../../parts/Mark";
 import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
+import { Work } from "../../parts/Work";
 import { t } from "../../text";
 import { points } from "../../text/figures";
 import { byWhom, type DecidedGroup } from "./DecidedRows";
@@ -27,6 +28,8 @@ type Props = {
   onConfirm: () => void;
   pending: boolean;
   error: unknown;
+  /** The work in the background by which very many answers are scored again. */
+  work: string | null;
   undoable: number;
   onUndo: () => void;
 };
@@ -49,6 +52,7 @@ export function SettleMargin(p: Props) {
       {p.decision && p.group && p.question && <Deciding {...p} group={p.group} question={p.question} />}
       <Trouble error={p.error} />
       <Theirs error={p.error} />
+      {p.work && <Work key={p.work} id={p.work} />}
       {p.undoable > 0 && (
         <p className="mb-3">
           <TextButton className="underline" onClick={p.onUndo}>
@@ -99,7 +103,7 @@ function Deciding(p: Props & { group: Schemas["DoubtGroup"]; question: Schemas["
     enabled: p.decision !== undefined,
     placeholderData: keepPreviousData,
   });
-  const n = preview.data?.marks ?? p.group.students.length;
+  const n = preview.data?.marks ?? p.group.count;
   return (
     <>
       {p.decided && (

@@ -41,25 +41,24 @@ class ArrowsTest {
     static final ArchRule entities_never_leave_their_package =
             classes().that().areAnnotatedWith(Entity.class).should().bePackagePrivate();
 
-    /** Which ones go past it still is for the next changes of the store: none is added. */
     @ArchTest
-    static final ArchRule features_that_go_through_hibernate_go_nowhere_else = noClasses()
+    static final ArchRule data_goes_through_hibernate = noClasses()
             .that()
-            .resideInAnyPackage(
-                    "..server.course..",
-                    "..server.crosswalk..",
-                    "..server.examine..",
-                    "..server.file..",
-                    "..server.handback..",
-                    "..server.key..",
-                    "..server.person..",
-                    "..server.read..",
-                    "..server.rubric..",
-                    "..server.settle..",
-                    "..server.standard..")
+            .resideInAPackage("org.scholion.server..")
             .should()
             .dependOnClassesThat()
-            .resideInAnyPackage("org.springframework.jdbc..", "java.sql..");
+            .resideInAPackage("org.springframework.jdbc..");
+
+    /** COPY and LISTEN, and what PostgreSQL says when something is wrong. */
+    @ArchTest
+    static final ArchRule only_the_platform_knows_the_driver = noClasses()
+            .that()
+            .resideInAPackage("org.scholion.server..")
+            .and()
+            .resideOutsideOfPackage("org.scholion.server.platform..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("java.sql..", "org.postgresql..");
 
     @ArchTest
     static final ArchRule only_the_demo_is_made_up = noClasses()

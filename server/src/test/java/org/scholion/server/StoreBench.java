@@ -153,8 +153,8 @@ class StoreBench {
                 "insert into response (school_id, attempt_id, item, answer, at) values (?, ?, ?, cast(? as jsonb), now())",
                 responses);
         batch.batchUpdate(
-                "insert into mark (school_id, attempt_id, item, state, credit, reason, edition, at)"
-                        + " values (?, ?, ?, 'SCORED', ?, cast(? as jsonb), 1, now())",
+                "insert into mark (school_id, attempt_id, item, state, numerator, denominator, reason, edition, at)"
+                        + " values (?, ?, ?, 'SCORED', cast(? as numeric), 1, cast(? as jsonb), 1, now())",
                 marks);
     }
 }

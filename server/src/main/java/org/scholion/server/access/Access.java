@@ -1,12 +1,13 @@
 package org.scholion.server.access;
 
-import java.sql.Timestamp;
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.TypedQuery;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.UUID;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.scholion.server.platform.Watched;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 /**
@@ -17,117 +18,116 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class Access {
-    private final JdbcClient db;
+    private static final Duration A_LITTLE = Duration.ofMinutes(1);
+
+    private final EntityManager entities;
     private final Clock clock;
 
-    Access(JdbcClient db, Clock clock) {
-        this.db = db;
+    Access(EntityManager entities, Clock clock) {
+        this.entities = entities;
         this.clock = clock;
     }
 
     /** What is to be done. */
     public enum Action {
         /** See a course, its sections and its gradebook. */
-        SEE_COURSE("select 1 from course_teacher where course_id = :id and person_id = :me", Me.Role.TEACHER),
+        SEE_COURSE("select 1 from CourseTeacher where course = :id and person = :me", Me.Role.TEACHER),
         /** See or change an assessment, its answers and its marks. */
         WORK_ON_ASSESSMENT(
-                "select 1 from assessment a join course_teacher t on t.course_id = a.course_id"
-                        + " where a.id = :id and t.person_id = :me",
+                "select 1 from AssessmentRow a join CourseTeacher t on t.course = a.course"
+                        + " where a.id = :id and t.person = :me",
                 Me.Role.TEACHER),
         /** Change an assessment's key: its teachers, and colleagues with whom it is shared to edit. */
         EDIT_KEY(
-                "select 1 from assessment a left join course_teacher t on t.course_id = a.course_id"
-                        + " and t.person_id = :me left join share s on s.object_id = a.id and s.person_id = :me"
-                        + " where a.id = :id and (t.person_id is not null or s.may_edit)",
+                "select 1 from AssessmentRow a left join CourseTeacher t on t.course = a.course"
+                        + " and t.person = :me left join ShareRow s on s.object = a.id and s.person = :me"
+                        + " where a.id = :id and (t.person is not null or s.mayEdit)",
                 Me.Role.TEACHER),
         /** See an assessment's key and take a copy of it. */
         USE_KEY(
-                "select 1 from assessment a left join course_teacher t on t.course_id = a.course_id"
-                        + " and t.person_id = :me left join share s on s.object_id = a.id and s.person_id = :me"
-                        + " where a.id = :id and (t.person_id is not null or s.person_id is not null)",
+                "select 1 from AssessmentRow a left join CourseTeacher t on t.course = a.course"
+                        + " and t.person = :me left join ShareRow s on s.object = a.id and s.person = :me"
+                        + " where a.id = :id and (t.person is not null or s.person is not null)",
                 Me.Role.TEACHER),
         /** Put an item of the bank into papers: one's own, or one that is shared by itself or with its folder. */
         USE_BANK_ITEM(
-                "select 1 from bank_item i where i.id = :id and i.deleted_at is null and (i.owner_id = :me"
-                        + " or exists (select 1 from share s left join bank_folder f on f.id = s.object_id"
-                        + " where s.person_id = :me and s.object_id in (i.id, i.folder_id) and f.deleted_at is null))",
+                "select 1 from BankItem i where i.id = :id and i.deletedAt is null and (i.owner = :me"
+                        + " or exists (select 1 from ShareRow s left join BankFolder f on f.id = s.object"
+                        + " where s.person = :me and s.object in (i.id, i.folder) and f.deletedAt is null))",
                 Me.Role.TEACHER),
         EDIT_BANK_ITEM(
-                "select 1 from bank_item i where i.id = :id and i.deleted_at is null and (i.owner_id = :me"
-                        + " or exists (select 1 from share s left join bank_folder f on f.id = s.object_id"
-                        + " where s.person_id = :me and s.may_edit and s.object_id in (i.id, i.folder_id)"
-                        + " and f.deleted_at is null))",
+                "select 1 from BankItem i where i.id = :id and i.deletedAt is null and (i.owner = :me"
+                        + " or exists (select 1 from ShareRow s left join BankFolder f on f.id = s.object"
+                        + " where s.person = :me and s.mayEdit and s.object in (i.id, i.folder)"
+                        + " and f.deletedAt is null))",
                 Me.Role.TEACHER),
         /** Share, move or remove an item of the bank: only whoever it belongs to. */
-        OWN_BANK_ITEM(
-                "select 1 from bank_item where id = :id and owner_id = :me and deleted_at is null", Me.Role.TEACHER),
+        OWN_BANK_ITEM("select 1 from BankItem where id = :id and owner = :me and deletedAt is null", Me.Role.TEACHER),
         RESTORE_BANK_ITEM(
-                "select 1 from bank_item where id = :id and owner_id = :me and deleted_at is not null",
-                Me.Role.TEACHER),
+                "select 1 from BankItem where id = :id and owner = :me and deletedAt is not null", Me.Role.TEACHER),
         /** Put items into a folder. */
         EDIT_BANK_FOLDER(
-                "select 1 from bank_folder f where f.id = :id and f.deleted_at is null and (f.owner_id = :me or exists"
-                        + " (select 1 from share s where s.person_id = :me and s.may_edit and s.object_id = f.id))",
+                "select 1 from BankFolder f where f.id = :id and f.deletedAt is null and (f.owner = :me or exists"
+                        + " (select 1 from ShareRow s where s.person = :me and s.mayEdit and s.object = f.id))",
                 Me.Role.TEACHER),
         OWN_BANK_FOLDER(
-                "select 1 from bank_folder where id = :id and owner_id = :me and deleted_at is null", Me.Role.TEACHER),
+                "select 1 from BankFolder where id = :id and owner = :me and deletedAt is null", Me.Role.TEACHER),
         RESTORE_BANK_FOLDER(
-                "select 1 from bank_folder where id = :id and owner_id = :me and deleted_at is not null",
-                Me.Role.TEACHER),
+                "select 1 from BankFolder where id = :id and owner = :me and deletedAt is not null", Me.Role.TEACHER),
         /** Take a kept rubric into papers: one's own, or one that is shared. */
         USE_RUBRIC(
-                "select 1 from rubric r where r.id = :id and r.deleted_at is null and (r.owner_id = :me or exists"
-                        + " (select 1 from share s where s.person_id = :me and s.object_id = r.id))",
+                "select 1 from Rubric r where r.id = :id and r.deletedAt is null and (r.owner = :me or exists"
+                        + " (select 1 from ShareRow s where s.person = :me and s.object = r.id))",
                 Me.Role.TEACHER),
         EDIT_RUBRIC(
-                "select 1 from rubric r where r.id = :id and r.deleted_at is null and (r.owner_id = :me or exists"
-                        + " (select 1 from share s where s.person_id = :me and s.may_edit and s.object_id = r.id))",
+                "select 1 from Rubric r where r.id = :id and r.deletedAt is null and (r.owner = :me or exists"
+                        + " (select 1 from ShareRow s where s.person = :me and s.mayEdit and s.object = r.id))",
                 Me.Role.TEACHER),
-        OWN_RUBRIC("select 1 from rubric where id = :id and owner_id = :me and deleted_at is null", Me.Role.TEACHER),
+        OWN_RUBRIC("select 1 from Rubric where id = :id and owner = :me and deletedAt is null", Me.Role.TEACHER),
         RESTORE_RUBRIC(
-                "select 1 from rubric where id = :id and owner_id = :me and deleted_at is not null", Me.Role.TEACHER),
+                "select 1 from Rubric where id = :id and owner = :me and deletedAt is not null", Me.Role.TEACHER),
         /** See or decide about one student's attempt as its teacher. */
         WORK_ON_ATTEMPT(
-                "select 1 from attempt x join assessment a on a.id = x.assessment_id"
-                        + " join course_teacher t on t.course_id = a.course_id where x.id = :id and t.person_id = :me",
+                "select 1 from AttemptRow x join AssessmentRow a on a.id = x.assessment"
+                        + " join CourseTeacher t on t.course = a.course where x.id = :id and t.person = :me",
                 Me.Role.TEACHER),
         /** Answer a student's query. */
         ANSWER_QUERY(
-                "select 1 from query q join assessment a on a.id = q.assessment_id"
-                        + " join course_teacher t on t.course_id = a.course_id where q.id = :id and t.person_id = :me",
+                "select 1 from QueryRow q join AssessmentRow a on a.id = q.assessment"
+                        + " join CourseTeacher t on t.course = a.course where q.id = :id and t.person = :me",
                 Me.Role.TEACHER),
         /** Change when a sitting closes. */
         WORK_ON_SITTING(
-                "select 1 from sitting s join assessment a on a.id = s.assessment_id"
-                        + " join course_teacher t on t.course_id = a.course_id where s.id = :id and t.person_id = :me",
+                "select 1 from SittingRow s join AssessmentRow a on a.id = s.assessment"
+                        + " join CourseTeacher t on t.course = a.course where s.id = :id and t.person = :me",
                 Me.Role.TEACHER),
         /** Begin an attempt at a sitting of one's own section. */
         SIT(
-                "select 1 from sitting s join enrolment e on e.section_id = s.section_id"
-                        + " where s.id = :id and e.student_id = :me",
+                "select 1 from SittingRow s join Enrolment e on e.section = s.section"
+                        + " where s.id = :id and e.student = :me",
                 Me.Role.STUDENT),
         /** Answer in one's own attempt. */
-        TAKE("select 1 from attempt where id = :id and student_id = :me", Me.Role.STUDENT),
+        TAKE("select 1 from AttemptRow where id = :id and student = :me", Me.Role.STUDENT),
         /** See a result that was handed back to oneself. */
-        SEE_RESULT("select 1 from result where id = :id and student_id = :me", Me.Role.STUDENT),
+        SEE_RESULT("select 1 from ResultRow where id = :id and student = :me", Me.Role.STUDENT),
         /** See a framework of one's school. */
         SEE_FRAMEWORK(
-                "select 1 from framework f join person p on p.school_id = f.school_id"
-                        + " where f.id = :id and p.id = :me and f.deleted_at is null",
+                "select 1 from FrameworkRow f join Person p on p.school = f.school"
+                        + " where f.id = :id and p.id = :me and f.deletedAt is null",
                 Me.Role.TEACHER,
                 Me.Role.ADMIN),
         EDIT_FRAMEWORK(
-                "select 1 from framework f join person p on p.school_id = f.school_id"
-                        + " where f.id = :id and p.id = :me and f.deleted_at is null",
+                "select 1 from FrameworkRow f join Person p on p.school = f.school"
+                        + " where f.id = :id and p.id = :me and f.deletedAt is null",
                 Me.Role.TEACHER,
                 Me.Role.ADMIN),
         RESTORE_FRAMEWORK(
-                "select 1 from framework f join person p on p.school_id = f.school_id"
-                        + " where f.id = :id and p.id = :me and f.deleted_at is not null",
+                "select 1 from FrameworkRow f join Person p on p.school = f.school"
+                        + " where f.id = :id and p.id = :me and f.deletedAt is not null",
                 Me.Role.TEACHER,
                 Me.Role.ADMIN),
         /** See the people of one's school; the object is the school. */
-        SEE_PEOPLE("select 1 from person where school_id = :id and id = :me", Me.Role.ADMIN);
+        SEE_PEOPLE("select 1 from Person where school = :id and id = :me", Me.Role.ADMIN);
 
         private final String rule;
         private final java.util.List<Me.Role> roles;
@@ -140,43 +140,45 @@ public class Access {
 
     public boolean may(Me me, Action action, UUID object) {
         return action.roles.contains(me.role())
-                && !db.sql(action.rule)
-                        .param("id", object)
-                        .param("me", me.id())
-                        .query(Integer.class)
-                        .list()
+                && !entities.createQuery(action.rule, Integer.class)
+                        .setParameter("id", object)
+                        .setParameter("me", me.id())
+                        .setMaxResults(1)
+                        .getResultList()
                         .isEmpty();
     }
 
     /** Who may see a file: whoever put it in, and whoever may see a key, an item or a paper that has it. */
     private static final String FILE_OF_STAFF = """
-            select 1 from file f where f.school_id = :school and f.id = :file and (f.made_by = :me
-              or exists (select 1 from file_use u join assessment a on a.id = u.object_id
-                         where u.school_id = f.school_id and u.file_id = f.id
-                           and (exists (select 1 from course_teacher t where t.course_id = a.course_id and t.person_id = :me)
-                                or exists (select 1 from share s where s.object_id = a.id and s.person_id = :me)))
-              or exists (select 1 from file_use u join edition e on e.id = u.object_id
-                         join assessment a on a.id = e.assessment_id
-                         join course_teacher t on t.course_id = a.course_id and t.person_id = :me
-                         where u.school_id = f.school_id and u.file_id = f.id)
-              or exists (select 1 from file_use u join bank_item i on i.id = u.object_id
-                         left join bank_folder d on d.id = i.folder_id and d.deleted_at is null
-                         where u.school_id = f.school_id and u.file_id = f.id and i.deleted_at is null
-                           and (i.owner_id = :me or exists (select 1 from share s where s.person_id = :me
-                                and s.object_id in (i.id, d.id)))))""";
+            select 1 from StoredFile f where f.school = :school and f.id = :file and (f.madeBy = :me
+              or exists (select 1 from FileUse u join AssessmentRow a on a.id = u.object
+                         where u.school = f.school and u.file = f.id
+                           and (exists (select 1 from CourseTeacher t where t.course = a.course and t.person = :me)
+                                or exists (select 1 from ShareRow s where s.object = a.id and s.person = :me)))
+              or exists (select 1 from FileUse u join EditionRow e on e.id = u.object
+                         join AssessmentRow a on a.id = e.assessment
+                         join CourseTeacher t on t.course = a.course and t.person = :me
+                         where u.school = f.school and u.file = f.id)
+              or exists (select 1 from FileUse u join BankItem i on i.id = u.object
+                         left join BankFolder d on d.id = i.folder and d.deletedAt is null
+                         where u.school = f.school and u.file = f.id and i.deletedAt is null
+                           and (i.owner = :me or exists (select 1 from ShareRow s where s.person = :me
+                                and s.object in (i.id, d.id)))))""";
 
-    /** A student sees the files of a paper while the paper is open, and those of what was handed back. */
-    private static final String FILE_OF_STUDENT = """
-            select 1 from file_use u join attempt x on x.edition_id = u.object_id join sitting s on s.id = x.sitting_id
-            where u.school_id = :school and u.file_id = :file and x.student_id = :me
-              and (x.handed_in_at is null
-                     and :now <= least(s.closes_at, x.started_at + make_interval(mins => s.minutes)) + interval '1 minute'
-                   or s.paper_after = 'AT_ONCE'
-                   or s.paper_after = 'WHEN_ALL_CLOSED' and not exists (
-                     select 1 from sitting o where o.assessment_id = s.assessment_id and o.closes_at > :now))
-            union all
-            select 1 from result r where r.student_id = :me and r.snapshot -> 'result' ->> 'items' like '%' || :file || '%'
-              and not exists (select 1 from result l where l.attempt_id = r.attempt_id and l.handed_at > r.handed_at)""";
+    /** A student sees the files of a paper while the paper is open; a little after its end, too. */
+    private static final String FILE_OF_PAPER = """
+            select 1 from FileUse u join AttemptRow x on x.edition = u.object join SittingRow s on s.id = x.sitting
+            where u.school = :school and u.file = :file and x.student = :me
+              and (x.handedInAt is null and x.dueAt >= :justNow
+                   or s.paperAfter = AT_ONCE
+                   or s.paperAfter = WHEN_ALL_CLOSED and not exists (
+                     select 1 from SittingRow o where o.assessment = s.assessment and o.closesAt > :now))""";
+
+    /** And those of what was handed back to them last. */
+    private static final String FILE_OF_RESULT = """
+            select 1 from ResultRow r where r.student = :me
+              and cast(function('jsonb_extract_path_text', r.snapshot, 'result', 'items') as String) like :named
+              and not exists (select 1 from ResultRow l where l.attempt = r.attempt and l.handedAt > r.handedAt)""";
 
     /**
      * Goes on only if a file may be seen.
@@ -184,18 +186,37 @@ public class Access {
      * @throws Refused as if it were not there
      */
     public void requireFile(Me me, String file) {
-        boolean may = !db.sql(me.is(Me.Role.STUDENT) ? FILE_OF_STUDENT : FILE_OF_STAFF)
-                .param("school", me.school())
-                .param("file", file)
-                .param("me", me.id())
-                .param("now", Timestamp.from(clock.instant()))
-                .query(Integer.class)
-                .list()
-                .isEmpty();
+        boolean may = me.is(Me.Role.STUDENT)
+                ? isAny(ofPaper(me, file)) || isAny(ofResult(me, file))
+                : isAny(query(FILE_OF_STAFF, me)
+                        .setParameter("school", me.school())
+                        .setParameter("file", file));
         if (!may) {
             Watched.note(Watched.What.REFUSED, me.id(), "file " + file);
             throw Refused.notFound();
         }
+    }
+
+    private TypedQuery<Integer> ofPaper(Me me, String file) {
+        return query(FILE_OF_PAPER, me)
+                .setParameter("school", me.school())
+                .setParameter("file", file)
+                .setParameter("now", clock.instant())
+                .setParameter("justNow", clock.instant().minus(A_LITTLE));
+    }
+
+    private TypedQuery<Integer> ofResult(Me me, String file) {
+        return query(FILE_OF_RESULT, me).setParameter("named", "%" + file + "%");
+    }
+
+    private TypedQuery<Integer> query(String rule, Me me) {
+        return entities.createQuery(rule, Integer.class)
+                .setParameter("me", me.id())
+                .setMaxResults(1);
+    }
+
+    private static boolean isAny(TypedQuery<Integer> query) {
+        return !query.getResultList().isEmpty();
     }
 
     /**

@@ -286,7 +286,7 @@ public class BankItems {
     public List<BankVersion> versions(Me me, UUID id) {
         access.require(me, Access.Action.USE_BANK_ITEM, id);
         return entities.createQuery("""
-                        select v.version, p.given || ' ' || p.family, v.at, v.definition
+                        select v.version, p.name, v.at, v.definition
                         from BankVersionRow v join Person p on p.id = v.by where v.item = :id order by v.version desc""", Was.class)
                 .setParameter("id", id)
                 .getResultStream()

@@ -1,16 +1,17 @@
 package org.scholion.server.bank;
 
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
-import java.sql.Array;
-import java.sql.SQLException;
 import java.util.List;
 import java.util.UUID;
+import org.hibernate.Session;
+import org.hibernate.query.NativeQuery;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.number.Fraction;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -22,10 +23,10 @@ import org.springframework.transaction.annotation.Transactional;
 public class BankSearch {
     private static final int MOST = 100;
 
-    private final JdbcClient db;
+    private final EntityManager entities;
 
-    BankSearch(JdbcClient db) {
-        this.db = db;
+    BankSearch(EntityManager entities) {
+        this.entities = entities;
     }
 
     /** What is wanted; null and empty mean anything. The bounds are of the mean found so far, or of the expected one. */
@@ -96,7 +97,7 @@ public class BankSearch {
              as so_far, (select coalesce(sum(u.students), 0) from bank_use u join assessment a on a.id = u.assessment_id
                 join course_teacher t on t.course_id = a.course_id and t.person_id = :me
                 where u.item_id = i.id) as students,
-                   p.given || ' ' || p.family as author, f.id as folder_id, i.definition,
+                   p.given || ' ' || p.family as author, f.id as folder_id, cast(i.definition as text) as definition,
                    i.owner_id = :me or exists (select 1 from share s where s.person_id = :me and s.may_edit
                      and s.object_id in (i.id, f.id)) as may_edit, i.owner_id = :me as mine
             from\s""";
@@ -154,35 +155,47 @@ public class BankSearch {
     }
 
     private List<BankLine> lines(Me me, Wanted w, String sql, String query) {
-        return db.sql(sql.replace("MEAN", Boolean.TRUE.equals(w.soFar()) ? SO_FAR : "i.difficulty"))
-                .param("me", me.id())
-                .param("query", query)
-                .param("kind", blank(w.kind()))
-                .param("code", blank(w.code()))
-                .param("codes", codes(me, blank(w.code())))
-                .param("tag", blank(w.tag()))
-                .param("folder", w.folder())
-                .param("author", w.author())
-                .param("from", number(w.from()))
-                .param("to", number(w.to()))
-                .param("used", w.used())
-                .query((row, n) -> new BankLine(
-                        row.getObject("id", UUID.class),
-                        row.getInt("version"),
-                        row.getString("kind"),
-                        row.getString("prompt"),
-                        texts(row.getArray("tags")),
-                        texts(row.getArray("codes")),
-                        decimal(row.getBigDecimal("difficulty"), 4),
-                        decimal(row.getBigDecimal("so_far"), 2),
-                        row.getInt("students"),
-                        row.getInt("uses"),
-                        row.getString("author"),
-                        row.getObject("folder_id", UUID.class),
-                        row.getBoolean("may_edit"),
-                        row.getBoolean("mine"),
-                        JsonColumn.plain(JsonColumn.read(row.getString("definition")))))
-                .list();
+        NativeQuery<Tuple> select =
+                query(sql.replace("MEAN", Boolean.TRUE.equals(w.soFar()) ? SO_FAR : "i.difficulty"));
+        if (sql.contains(":query")) {
+            select.setParameter("query", query);
+        }
+        return select.setParameter("me", me.id())
+                .setParameter("kind", blank(w.kind()), String.class)
+                .setParameter("code", blank(w.code()), String.class)
+                .setParameter("codes", codes(me, blank(w.code())))
+                .setParameter("tag", blank(w.tag()), String.class)
+                .setParameter("folder", w.folder(), UUID.class)
+                .setParameter("author", w.author(), UUID.class)
+                .setParameter("from", number(w.from()), BigDecimal.class)
+                .setParameter("to", number(w.to()), BigDecimal.class)
+                .setParameter("used", w.used(), Boolean.class)
+                .getResultStream()
+                .map(BankSearch::line)
+                .toList();
+    }
+
+    private NativeQuery<Tuple> query(String sql) {
+        return entities.unwrap(Session.class).createNativeQuery(sql, Tuple.class);
+    }
+
+    private static BankLine line(Tuple row) {
+        return new BankLine(
+                row.get("id", UUID.class),
+                row.get("version", Integer.class),
+                row.get("kind", String.class),
+                row.get("prompt", String.class),
+                List.of(row.get("tags", String[].class)),
+                List.of(row.get("codes", String[].class)),
+                decimal(row.get("difficulty", BigDecimal.class), 4),
+                decimal(row.get("so_far", BigDecimal.class), 2),
+                row.get("students", Number.class).intValue(),
+                row.get("uses", Integer.class),
+                row.get("author", String.class),
+                row.get("folder_id", UUID.class),
+                row.get("may_edit", Boolean.class),
+                row.get("mine", Boolean.class),
+                JsonColumn.plain(JsonColumn.read(row.get("definition", String.class))));
     }
 
     private static @Nullable String decimal(@Nullable BigDecimal value, int digits) {
@@ -201,7 +214,7 @@ public class BankSearch {
     private String[] codes(Me me, @Nullable String code) {
         return code == null
                 ? new String[0]
-                : db.sql("""
+                : query("""
                         with recursive standard as (
                           select s ->> 'code' as code, s ->> 'parent' as parent from framework f
                           cross join jsonb_array_elements(f.definition -> 'standards') s where f.school_id = :school),
@@ -209,10 +222,10 @@ public class BankSearch {
                           select cast(:code as text) as code
                           union select s.code from standard s join below b on s.parent = b.code)
                         select code from below""")
-                        .param("school", me.school())
-                        .param("code", code)
-                        .query(String.class)
-                        .list()
+                        .setParameter("school", me.school())
+                        .setParameter("code", code)
+                        .getResultStream()
+                        .map(row -> row.get(0, String.class))
                         .toArray(String[]::new);
     }
 
@@ -224,27 +237,27 @@ public class BankSearch {
                 : Fraction.parse(text).map(f -> new BigDecimal(f.toDecimal(4))).orElse(null);
     }
 
-    private static List<String> texts(Array array) throws SQLException {
-        return List.of((String[]) array.getArray());
-    }
-
     /** Items whose prompt is equal or nearly so; the likeness from 0 to 1, the most alike first. */
     public record Alike(UUID id, String prompt, String author, String likeness) {}
 
     @Transactional(readOnly = true)
     public List<Alike> alike(Me me, String prompt, @Nullable UUID but) {
-        return db.sql("""
+        return query("""
                         select i.id, i.prompt, p.given || ' ' || p.family as author,
                                round(similarity(i.alike, :alike)::numeric, 2)::text as likeness
                         from bank_item i join person p on p.id = i.owner_id
                         where i.deleted_at is null and i.alike % :alike and similarity(i.alike, :alike) >= 0.6 and i.alike <> ''
                           and (cast(:but as uuid) is null or i.id <> :but) and\s""" + MINE + " order by similarity(i.alike, :alike) desc limit 10")
-                .param("alike", Searched.alike(prompt))
-                .param("but", but)
-                .param("me", me.id())
-                .query((row, n) ->
-                        new Alike(row.getObject(1, UUID.class), row.getString(2), row.getString(3), row.getString(4)))
-                .list();
+                .setParameter("alike", Searched.alike(prompt))
+                .setParameter("but", but, UUID.class)
+                .setParameter("me", me.id())
+                .getResultStream()
+                .map(row -> new Alike(
+                        row.get(0, UUID.class),
+                        row.get(1, String.class),
+                        row.get(2, String.class),
+                        row.get(3, String.class)))
+                .toList();
     }
 
     /** One's own items with equal prompts. */
@@ -256,31 +269,32 @@ public class BankSearch {
     /** The nearly equal ones of one's whole bank, the most alike first. */
     @Transactional(readOnly = true)
     public List<Near> near(Me me) {
-        return db.sql("""
-                        select a.id, a.prompt, b.id, b.prompt, round(similarity(a.alike, b.alike)::numeric, 2)::text
+        return query("""
+                        select a.id, a.prompt, b.id as other, b.prompt as otherprompt, round(similarity(a.alike, b.alike)::numeric, 2)::text
                         from bank_item a join bank_item b on b.id = a.near_id
-                        where a.owner_id = ? and a.deleted_at is null and b.deleted_at is null and a.alike <> b.alike and similarity(a.alike, b.alike) >= 0.6
+                        where a.owner_id = :me and a.deleted_at is null and b.deleted_at is null and a.alike <> b.alike and similarity(a.alike, b.alike) >= 0.6
                           and not (b.near_id is not distinct from a.id and b.id < a.id)
                         order by similarity(a.alike, b.alike) desc, a.prompt limit 200""")
-                .param(me.id())
-                .query((row, n) -> new Near(
-                        row.getObject(1, UUID.class),
-                        row.getString(2),
-                        row.getObject(3, UUID.class),
-                        row.getString(4),
-                        row.getString(5)))
-                .list();
+                .setParameter("me", me.id())
+                .getResultStream()
+                .map(row -> new Near(
+                        row.get(0, UUID.class),
+                        row.get(1, String.class),
+                        row.get(2, UUID.class),
+                        row.get(3, String.class),
+                        row.get(4, String.class)))
+                .toList();
     }
 
     @Transactional(readOnly = true)
     public List<Twins> twins(Me me) {
-        return db.sql("""
+        return query("""
                         select min(prompt) as prompt, array_agg(id order by made_at) as ids from bank_item
-                        where owner_id = ? and deleted_at is null and alike <> '' group by md5(alike), alike having count(*) > 1
+                        where owner_id = :me and deleted_at is null and alike <> '' group by md5(alike), alike having count(*) > 1
                         order by max(changed_at) desc limit 200""")
-                .param(me.id())
-                .query((row, n) -> new Twins(
-                        row.getString(1), List.of((UUID[]) row.getArray(2).getArray())))
-                .list();
+                .setParameter("me", me.id())
+                .getResultStream()
+                .map(row -> new Twins(row.get("prompt", String.class), List.of(row.get("ids", UUID[].class))))
+                .toList();
     }
 }

@@ -32,7 +32,7 @@ public class Folders {
     @Transactional(readOnly = true)
     public List<Folder> of(Me me) {
         return entities.createQuery("""
-                        select f.id, f.name, p.given || ' ' || p.family, f.owner = :me,
+                        select f.id, f.name, p.name, f.owner = :me,
                                cast((select count(*) from BankItem i where i.folder = f.id and i.deletedAt is null) as Integer)
                         from BankFolder f join Person p on p.id = f.owner
                         where f.deletedAt is null and (f.owner = :me

@@ -45,7 +45,7 @@ public class Sharing {
     public List<Share> of(Me me, Kind kind, UUID object) {
         access.require(me, kind.needed, object);
         return entities.createQuery("""
-                        select p.id, p.given || ' ' || p.family, s.mayEdit from ShareRow s join Person p on p.id = s.person
+                        select p.id, p.name, s.mayEdit from ShareRow s join Person p on p.id = s.person
                         where s.object = :object order by p.family""", Share.class)
                 .setParameter("object", object)
                 .getResultList();
@@ -55,7 +55,7 @@ public class Sharing {
     @Transactional(readOnly = true)
     public List<Colleague> colleagues(Me me) {
         return entities.createQuery("""
-                        select p.id, p.given || ' ' || p.family from Person p
+                        select p.id, p.name from Person p
                         where p.school = :school and p.role = :teacher and p.id <> :me order by p.family, p.given""", Colleague.class)
                 .setParameter("school", me.school())
                 .setParameter("teacher", Me.Role.TEACHER)
@@ -97,7 +97,7 @@ public class Sharing {
     @Transactional(readOnly = true)
     public List<SharedKey> keys(Me me) {
         return entities.createQuery("""
-                        select a.id, a.title, c.title, p.given || ' ' || p.family, s.mayEdit
+                        select a.id, a.title, c.title, p.name, s.mayEdit
                         from ShareRow s join AssessmentRow a on a.id = s.object join Course c on c.id = a.course
                         join Person p on p.id = s.by
                         where s.person = :me and s.kind = :kind order by s.at desc""", SharedKey.class)

@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.Callable;
@@ -33,7 +34,6 @@ import org.scholion.server.ledger.Turns;
 import org.scholion.server.platform.HeavyWork;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.JsonNode;
 
@@ -51,7 +51,6 @@ public class BringingIn {
     private final Turns turns;
     private final HeavyWork heavyWork;
     private final Access access;
-    private final JdbcClient db;
     private final Clock clock;
 
     BringingIn(
@@ -64,7 +63,6 @@ public class BringingIn {
             Turns turns,
             HeavyWork heavyWork,
             Access access,
-            JdbcClient db,
             Clock clock) {
         this.assessments = assessments;
         this.editions = editions;
@@ -75,7 +73,6 @@ public class BringingIn {
         this.turns = turns;
         this.heavyWork = heavyWork;
         this.access = access;
-        this.db = db;
         this.clock = clock;
     }
 
@@ -147,10 +144,9 @@ public class BringingIn {
         Map<String, UUID> sections = sections(assessment);
         Map<String, UUID> bySection = new HashMap<>();
         Instant now = clock.instant();
-        List<UUID> taken = new ArrayList<>();
+        Map<UUID, Map<String, JsonNode>> answers = new LinkedHashMap<>();
         for (BringIn.Attempt row : found.attempts()) {
-            UUID section =
-                    java.util.Objects.requireNonNull(sections.get(row.student().section()));
+            UUID section = Objects.requireNonNull(sections.get(row.student().section()));
             UUID sitting = bySection.computeIfAbsent(
                     row.student().section(), s -> sittings.forBringingIn(me, assessment, section));
             Edition edition = editions.require(assessment);
@@ -162,14 +158,15 @@ public class BringingIn {
                             section,
                             UUID.fromString(row.student().id()),
                             editions.idOf(assessment, edition.number()),
-                            Attempt.Way.FILE),
+                            Attempt.Way.FILE,
+                            null),
+                    a -> Set.of(),
                     now);
-            scoring.handInOnly(attempts.require(id), answers(row), now);
-            taken.add(id);
+            answers.put(id, answers(row));
         }
-        if (!taken.isEmpty()) {
-            scoring.finish(assessment, taken);
-        }
+        Map<Attempt, Map<String, JsonNode>> taken = new LinkedHashMap<>();
+        attempts.some(answers.keySet()).forEach(a -> taken.put(a, answers.getOrDefault(a.id(), Map.of())));
+        scoring.handInMany(assessment, taken, now);
     }
 
     private static Map<String, JsonNode> answers(BringIn.Attempt row) {
@@ -184,10 +181,7 @@ public class BringingIn {
 
     private Map<String, UUID> sections(UUID assessment) {
         Map<String, UUID> ids = new HashMap<>();
-        db.sql("select s.name, s.id from section s join assessment a on a.course_id = s.course_id where a.id = ?")
-                .param(assessment)
-                .query((row, n) -> ids.put(row.getString(1), row.getObject(2, UUID.class)))
-                .list();
+        courses.sections(assessments.facts(assessment).course()).forEach(s -> ids.put(s.name(), s.id()));
         return ids;
     }
 

@@ -3,7 +3,7 @@ package org.scholion.server.collect;
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
-import java.sql.Timestamp;
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -17,7 +17,6 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.jdbc.core.simple.JdbcClient;
 
 /** Takes in what is still being worked on when its time is over, so that nobody loses answers by not handing in. */
 @Configuration
@@ -27,13 +26,13 @@ class ClosingTime {
     private static final Duration AGAIN = Duration.ofMinutes(10);
     private static final String UNKNOWN = "something in it could not be scored";
 
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Attempts attempts;
     private final Taking taking;
     private final Clock clock;
 
-    ClosingTime(JdbcClient db, Attempts attempts, Taking taking, Clock clock) {
-        this.db = db;
+    ClosingTime(EntityManager entities, Attempts attempts, Taking taking, Clock clock) {
+        this.entities = entities;
         this.attempts = attempts;
         this.taking = taking;
         this.clock = clock;
@@ -66,24 +65,18 @@ class ClosingTime {
     /** Only what is over; what failed is tried again after a while. */
     private List<UUID> due() {
         Instant now = clock.instant();
-        return db.sql("""
-                        select x.id from attempt x join sitting s on s.id = x.sitting_id
-                        where x.handed_in_at is null and x.way = 'SCREEN'
-                          and least(s.closes_at, x.started_at + make_interval(mins => s.minutes)) < :over
-                          and (x.trouble_at is null or x.trouble_at < :again)
-                        order by x.started_at""")
-                .param("over", Timestamp.from(now.minus(GRACE)))
-                .param("again", Timestamp.from(now.minus(AGAIN)))
-                .query(UUID.class)
-                .list();
+        return entities.createQuery("""
+                        select x.id from AttemptRow x where x.handedInAt is null and x.dueAt < :over
+                          and (x.troubleAt is null or x.troubleAt < :again) order by x.dueAt""", UUID.class)
+                .setParameter("over", now.minus(GRACE))
+                .setParameter("again", now.minus(AGAIN))
+                .getResultList();
     }
 
     private void note(UUID id, RuntimeException e) {
         String what = e instanceof Refused || e instanceof Faults ? String.valueOf(e.getMessage()) : UNKNOWN;
         try {
-            db.sql("update attempt set trouble = ?, trouble_at = ? where id = ?")
-                    .params(what, Timestamp.from(clock.instant()), id)
-                    .update();
+            attempts.note(id, what, clock.instant());
         } catch (RuntimeException second) {
             LOG.error("its trouble could not be noted: {}", Traces.withoutTexts(second));
         }

@@ -1,7 +1,6 @@
 package org.scholion.server.collect;
 
-import java.sql.ResultSet;
-import java.sql.Timestamp;
+import jakarta.persistence.EntityManager;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
@@ -9,9 +8,9 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.hibernate.query.NativeQuery;
 import org.jspecify.annotations.Nullable;
-import org.scholion.server.platform.JsonColumn;
-import org.springframework.jdbc.core.simple.JdbcClient;
+import org.scholion.formats.json.Json;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -19,10 +18,10 @@ import tools.jackson.databind.JsonNode;
 /** Answers while a sitting runs: every change is appended, the last of each item holds. */
 @Service
 class Drafts {
-    private final JdbcClient db;
+    private final EntityManager entities;
 
-    Drafts(JdbcClient db) {
-        this.db = db;
+    Drafts(EntityManager entities) {
+        this.entities = entities;
     }
 
     /**
@@ -49,10 +48,12 @@ class Drafts {
      *
      * @return its place; empty when it was not appended
      */
+    @SuppressWarnings("unchecked")
     Optional<Long> append(UUID attempt, UUID student, Draft draft, String item, Duration grace, Window window) {
-        return db.sql("""
+        return entities
+                .createNativeQuery("""
                         insert into draft_answer (school_id, attempt_id, item, answer, flagged, at, made_in)
-                        select x.school_id, x.id, :item, :answer, :flagged, :now, :window
+                        select x.school_id, x.id, :item, cast(:answer as jsonb), :flagged, :now, cast(:window as text)
                         from attempt x join sitting s on s.id = x.sitting_id
                         where x.id = :attempt and x.student_id = :student and x.handed_in_at is null
                           and :now <= least(s.closes_at, x.started_at + make_interval(mins => s.minutes))
@@ -62,32 +63,32 @@ class Drafts {
                               select d.seq, d.made_in, d.answer from draft_answer d
                               where d.school_id = x.school_id and d.attempt_id = x.id and d.item = :item
                               order by d.seq desc limit 1) last
-                            where last.seq > :seen and last.made_in is distinct from :window
-                              and last.answer is distinct from :answer))
+                            where last.seq > :seen and last.made_in is distinct from cast(:window as text)
+                              and last.answer is distinct from cast(:answer as jsonb)))
                         for key share of x
-                        returning seq""")
-                .param("item", item)
-                .param("answer", JsonColumn.of(draft.answer()))
-                .param("flagged", draft.flagged())
-                .param("now", Timestamp.from(draft.at()))
-                .param("attempt", attempt)
-                .param("student", student)
-                .param("grace", (double) grace.toSeconds())
-                .param("window", window.id())
-                .param("seen", window.seen())
-                .query(Long.class)
-                .optional();
+                        returning seq""", Long.class)
+                .unwrap(NativeQuery.class)
+                .setParameter("item", item)
+                .setParameter("answer", Json.write(draft.answer()))
+                .setParameter("flagged", draft.flagged())
+                .setParameter("now", draft.at())
+                .setParameter("attempt", attempt)
+                .setParameter("student", student)
+                .setParameter("grace", (double) grace.toSeconds())
+                .setParameter("window", window.id(), String.class)
+                .setParameter("seen", window.seen())
+                .getResultList()
+                .stream()
+                .findFirst();
     }
 
     @Transactional(readOnly = true)
     Map<String, Draft> of(UUID attempt) {
         Map<String, Draft> drafts = new LinkedHashMap<>();
-        db.sql("""
-                        select distinct on (d.item) d.item, d.answer, d.flagged, d.at, d.seq
-                        from attempt x join draft_answer d on d.school_id = x.school_id and d.attempt_id = x.id
-                        where x.id = ? order by d.item, d.seq desc""").param(attempt).query((ResultSet row) -> {
-            drafts.put(row.getString("item"), draft(row));
-        });
+        entities.createQuery(CURRENT + "x.id = :id order by d.item", Flat.class)
+                .setParameter("id", attempt)
+                .getResultList()
+                .forEach(d -> drafts.put(d.item(), d.draft()));
         return drafts;
     }
 
@@ -95,22 +96,24 @@ class Drafts {
     @Transactional(readOnly = true)
     Map<UUID, Map<String, Draft>> working(UUID assessment) {
         Map<UUID, Map<String, Draft>> all = new HashMap<>();
-        db.sql("""
-                        select distinct on (d.attempt_id, d.item) d.attempt_id, d.item, d.answer, d.flagged, d.at, d.seq
-                        from attempt x join draft_answer d on d.school_id = x.school_id and d.attempt_id = x.id
-                        where x.assessment_id = ? and x.handed_in_at is null
-                        order by d.attempt_id, d.item, d.seq desc""").param(assessment).query((ResultSet row) -> {
-            all.computeIfAbsent(row.getObject("attempt_id", UUID.class), a -> new LinkedHashMap<>())
-                    .put(row.getString("item"), draft(row));
-        });
+        entities.createQuery(
+                        CURRENT + "x.assessment = :assessment and x.handedInAt is null order by d.item", Flat.class)
+                .setParameter("assessment", assessment)
+                .getResultList()
+                .forEach(d -> all.computeIfAbsent(d.attempt(), a -> new LinkedHashMap<>())
+                        .put(d.item(), d.draft()));
         return all;
     }
 
-    private static Draft draft(ResultSet row) throws java.sql.SQLException {
-        return new Draft(
-                JsonColumn.read(row.getString("answer")),
-                row.getBoolean("flagged"),
-                row.getTimestamp("at").toInstant(),
-                row.getLong("seq"));
+    private static final String CURRENT = """
+            select d.attempt, d.item, d.answer, d.flagged, d.at, d.seq from AttemptRow x
+            join DraftRow d on d.school = x.school and d.attempt = x.id
+            where d.seq = (select max(n.seq) from DraftRow n
+              where n.school = d.school and n.attempt = d.attempt and n.item = d.item) and\s""";
+
+    record Flat(UUID attempt, String item, JsonNode answer, boolean flagged, Instant at, long seq) {
+        Draft draft() {
+            return new Draft(answer, flagged, at, seq);
+        }
     }
 }

@@ -1,5 +1,6 @@
 package org.scholion.server.collect;
 
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -15,7 +16,6 @@ import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -25,15 +25,21 @@ import tools.jackson.databind.JsonNode;
 class Monitor {
     private static final Duration STUCK = Duration.ofMinutes(10);
 
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Attempts attempts;
     private final Drafts drafts;
     private final Editions editions;
     private final Sittings sittings;
     private final Clock clock;
 
-    Monitor(JdbcClient db, Attempts attempts, Drafts drafts, Editions editions, Sittings sittings, Clock clock) {
-        this.db = db;
+    Monitor(
+            EntityManager entities,
+            Attempts attempts,
+            Drafts drafts,
+            Editions editions,
+            Sittings sittings,
+            Clock clock) {
+        this.entities = entities;
         this.attempts = attempts;
         this.drafts = drafts;
         this.editions = editions;
@@ -76,7 +82,7 @@ class Monitor {
             List<Sittings.SittingLine> sittings,
             List<MonitorRow> rows) {}
 
-    private record Enrolled(UUID student, String given, String family, UUID section) {}
+    record Enrolled(UUID student, String given, String family, UUID section) {}
 
     @Transactional(readOnly = true)
     MonitorView of(UUID assessment, @Nullable UUID section) {
@@ -111,13 +117,11 @@ class Monitor {
     }
 
     private List<Enrolled> enrolled(UUID section) {
-        return db.sql("""
-                        select p.id, p.given, p.family from enrolment e join person p on p.id = e.student_id
-                        where e.section_id = ? order by p.family, p.given""")
-                .param(section)
-                .query((row, n) -> new Enrolled(
-                        row.getObject("id", UUID.class), row.getString("given"), row.getString("family"), section))
-                .list();
+        return entities.createQuery("""
+                        select p.id, p.given, p.family, e.section from Enrolment e join Person p on p.id = e.student
+                        where e.section = :section order by p.family, p.given""", Enrolled.class)
+                .setParameter("section", section)
+                .getResultList();
     }
 
     /** How far an attempt is. */

@@ -16,35 +16,38 @@ import org.jspecify.annotations.Nullable;
 @Table(name = "sitting")
 class SittingRow {
     @Id
-    UUID id = new UUID(0, 0);
+    UUID id;
 
     @Column(name = "school_id")
-    UUID school = new UUID(0, 0);
+    UUID school;
 
     @Column(name = "assessment_id")
-    UUID assessment = new UUID(0, 0);
+    UUID assessment;
 
     @Column(name = "section_id")
-    UUID section = new UUID(0, 0);
+    UUID section;
 
     @Column(name = "opens_at")
-    Instant opensAt = Instant.EPOCH;
+    Instant opensAt;
 
     @Column(name = "closes_at")
-    Instant closesAt = Instant.EPOCH;
+    Instant closesAt;
 
     @Nullable
     Integer minutes;
 
     @Enumerated(EnumType.STRING)
     @Column(name = "paper_after")
-    PaperAfter paperAfter = PaperAfter.WHEN_ALL_CLOSED;
+    PaperAfter paperAfter;
 
     @Column(name = "made_by")
-    UUID madeBy = new UUID(0, 0);
+    UUID madeBy;
 
     @Column(name = "made_at")
-    Instant madeAt = Instant.EPOCH;
+    Instant madeAt;
+
+    @SuppressWarnings("NullAway.Init")
+    SittingRow() {}
 
     boolean isOpen(Instant now) {
         return !now.isBefore(opensAt) && now.isBefore(closesAt);

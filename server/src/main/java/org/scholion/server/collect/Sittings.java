@@ -1,7 +1,9 @@
 package org.scholion.server.collect;
 
-import java.sql.Timestamp;
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.LockModeType;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
@@ -14,13 +16,14 @@ import org.scholion.server.access.Access;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
+import org.scholion.server.ledger.Attempts;
 import org.scholion.server.platform.Events;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.data.jpa.repository.JpaRepository;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Giving an assessment out to sections. */
@@ -31,7 +34,8 @@ public class Sittings {
     private final Editions editions;
     private final Access access;
     private final Events events;
-    private final JdbcClient db;
+    private final EntityManager entities;
+    private final Attempts attempts;
     private final Ids ids;
     private final Clock clock;
 
@@ -41,7 +45,8 @@ public class Sittings {
             Editions editions,
             Access access,
             Events events,
-            JdbcClient db,
+            EntityManager entities,
+            Attempts attempts,
             Ids ids,
             Clock clock) {
         this.repository = repository;
@@ -49,7 +54,8 @@ public class Sittings {
         this.editions = editions;
         this.access = access;
         this.events = events;
-        this.db = db;
+        this.entities = entities;
+        this.attempts = attempts;
         this.ids = ids;
         this.clock = clock;
     }
@@ -153,10 +159,12 @@ public class Sittings {
     }
 
     private void requireSection(UUID assessment, UUID section) {
-        boolean there =
-                db.sql("""
-                        select count(*) from section s join assessment a on a.course_id = s.course_id
-                        where s.id = ? and a.id = ?""").params(section, assessment).query(Integer.class).single() > 0;
+        boolean there = entities.createQuery("""
+                        select exists (select 1 from Section s join AssessmentRow a on a.course = s.course
+                          where s.id = :section and a.id = :assessment)""", Boolean.class)
+                .setParameter("section", section)
+                .setParameter("assessment", assessment)
+                .getSingleResult();
         if (!there) {
             throw Refused.invalid("section", "this section is not of the assessment's course");
         }
@@ -169,13 +177,15 @@ public class Sittings {
         requireTimes(wanted.opens(), wanted.closes(), wanted.minutes());
         SittingRow row = repository.findById(sitting).orElseThrow(Refused::notFound);
         Instant now = clock.instant();
-        if (wanted.opens().isAfter(now) && isBegun(sitting)) {
+        if (wanted.opens().isAfter(now) && attempts.isBegun(sitting)) {
             throw Refused.conflict(
                     "begun", "A student has begun already, so the opening time cannot be moved to later than now.");
         }
         row.opensAt = wanted.opens();
         row.closesAt = wanted.closes();
         row.minutes = wanted.minutes();
+        repository.flush();
+        attempts.dueAt(row.id, row.closesAt, row.minutes);
         events.say("assessment:" + row.assessment);
         return line(row);
     }
@@ -187,13 +197,12 @@ public class Sittings {
     @Transactional
     public void withdraw(Me me, UUID sitting) {
         access.require(me, Access.Action.WORK_ON_SITTING, sitting);
-        SittingRow row = repository.findById(sitting).orElseThrow(Refused::notFound);
         // Who begins meanwhile waits here, and finds nothing to begin.
-        db.sql("select id from sitting where id = ? for update")
-                .param(sitting)
-                .query(UUID.class)
-                .optional();
-        if (isBegun(sitting)) {
+        SittingRow row = entities.find(SittingRow.class, sitting, LockModeType.PESSIMISTIC_WRITE);
+        if (row == null) {
+            throw Refused.notFound();
+        }
+        if (attempts.isBegun(sitting)) {
             throw Refused.conflict(
                     "begun", "A student has begun already, so this cannot be withdrawn. Close it instead.");
         }
@@ -203,13 +212,6 @@ public class Sittings {
             editions.withdraw(row.assessment);
         }
         events.say("assessment:" + row.assessment);
-    }
-
-    private boolean isBegun(UUID sitting) {
-        return db.sql("select exists (select 1 from attempt where sitting_id = ?)")
-                .param(sitting)
-                .query(Boolean.class)
-                .single();
     }
 
     private static void requireTimes(Instant opens, Instant closes, @Nullable Integer minutes) {
@@ -229,15 +231,16 @@ public class Sittings {
         if (minutes < 1 || minutes > 1_440) {
             throw Refused.invalid("minutes", "add from 1 to 1440 minutes");
         }
-        // Added in the database itself: six times five minutes at once are thirty.
-        db.sql("""
-                        update sitting set closes_at = greatest(closes_at, :now) + make_interval(mins => :minutes),
-                          minutes = minutes + :minutes where id = :id""")
-                .param("now", Timestamp.from(clock.instant()))
-                .param("minutes", minutes)
-                .param("id", sitting)
-                .update();
-        SittingRow row = repository.findById(sitting).orElseThrow(Refused::notFound);
+        // One after the other: six times five minutes at once are thirty.
+        SittingRow row = entities.find(SittingRow.class, sitting, LockModeType.PESSIMISTIC_WRITE);
+        if (row == null) {
+            throw Refused.notFound();
+        }
+        Instant now = clock.instant();
+        row.closesAt = (row.closesAt.isBefore(now) ? now : row.closesAt).plus(Duration.ofMinutes(minutes));
+        row.minutes = row.minutes == null ? null : row.minutes + minutes;
+        repository.flush();
+        attempts.dueAt(row.id, row.closesAt, row.minutes);
         events.say("assessment:" + row.assessment);
         return line(row);
     }
@@ -272,6 +275,16 @@ public class Sittings {
     @Transactional(readOnly = true)
     SittingRow require(UUID id) {
         return repository.findById(id).orElseThrow(Refused::notFound);
+    }
+
+    /** The same, whose times nobody changes until the transaction ends. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    SittingRow requireAsItStays(UUID id) {
+        SittingRow row = entities.find(SittingRow.class, id, LockModeType.PESSIMISTIC_READ);
+        if (row == null) {
+            throw Refused.notFound();
+        }
+        return row;
     }
 
     private static SittingLine line(SittingRow row) {

@@ -37,7 +37,6 @@ import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.scholion.server.platform.Veil;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -61,7 +60,6 @@ public class Taking {
     private final Veil veil;
     private final LateAnswers late;
     private final Schools schools;
-    private final JdbcClient db;
     private final Clock clock;
     private final Cache<UUID, Known> known =
             Caffeine.newBuilder().maximumSize(20_000).build();
@@ -77,7 +75,6 @@ public class Taking {
             Veil veil,
             LateAnswers late,
             Schools schools,
-            JdbcClient db,
             Clock clock) {
         this.sittings = sittings;
         this.attempts = attempts;
@@ -89,7 +86,6 @@ public class Taking {
         this.veil = veil;
         this.late = late;
         this.schools = schools;
-        this.db = db;
         this.clock = clock;
     }
 
@@ -160,15 +156,11 @@ public class Taking {
     @Transactional
     public UUID begin(Me me, UUID sittingId) {
         access.require(me, Access.Action.SIT, sittingId);
-        SittingRow sitting = sittings.require(sittingId);
-        UUID existing = db.sql("select id from attempt where sitting_id = ? and student_id = ?")
-                .params(sittingId, me.id())
-                .query(UUID.class)
-                .optional()
-                .orElse(null);
+        UUID existing = attempts.find(sittingId, me.id()).orElse(null);
         if (existing != null) {
             return existing;
         }
+        SittingRow sitting = sittings.requireAsItStays(sittingId);
         Instant now = clock.instant();
         if (!sitting.isOpen(now)) {
             throw Refused.conflict(
@@ -186,9 +178,10 @@ public class Taking {
                         sitting.section,
                         me.id(),
                         editions.idOf(sitting.assessment, edition.number()),
-                        Attempt.Way.SCREEN),
+                        Attempt.Way.SCREEN,
+                        sitting.deadline(now)),
+                id -> Drawn.leftOut(edition, id),
                 now);
-        attempts.leaveOut(List.of(attempt), Drawn.leftOut(edition, attempt));
         events.say("assessment:" + sitting.assessment);
         return attempt;
     }

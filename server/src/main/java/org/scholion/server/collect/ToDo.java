@@ -1,24 +1,23 @@
 package org.scholion.server.collect;
 
-import java.sql.Timestamp;
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.server.platform.Me;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** What waits for a student. */
 @Service
 class ToDo {
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Clock clock;
 
-    ToDo(JdbcClient db, Clock clock) {
-        this.db = db;
+    ToDo(EntityManager entities, Clock clock) {
+        this.entities = entities;
         this.clock = clock;
     }
 
@@ -44,32 +43,37 @@ class ToDo {
     @Transactional(readOnly = true)
     List<ToDoLine> of(Me me) {
         Instant now = clock.instant();
-        return db.sql("""
-                        select s.id, x.id as attempt, a.title, c.title as course, s.opens_at, s.closes_at, s.minutes,
-                               x.handed_in_at
-                        from sitting s join enrolment e on e.section_id = s.section_id and e.student_id = :me
-                        join assessment a on a.id = s.assessment_id join course c on c.id = a.course_id
-                        left join attempt x on x.sitting_id = s.id and x.student_id = :me
-                        where s.closes_at > :since or x.handed_in_at is null
-                        order by s.closes_at""")
-                .param("me", me.id())
-                .param("since", Timestamp.from(now.minusSeconds(14 * 86_400)))
-                .query((row, n) -> {
-                    Instant opens = row.getTimestamp("opens_at").toInstant();
-                    Instant closes = row.getTimestamp("closes_at").toInstant();
-                    UUID attempt = row.getObject("attempt", UUID.class);
-                    return new ToDoLine(
-                            row.getObject("id", UUID.class),
-                            attempt,
-                            row.getString("title"),
-                            row.getString("course"),
-                            opens,
-                            closes,
-                            row.getObject("minutes", Integer.class),
-                            stage(now, opens, closes, attempt, row.getTimestamp("handed_in_at") != null));
-                })
-                .list();
+        return entities.createQuery("""
+                        select s.id, x.id, a.title, c.title, s.opensAt, s.closesAt, s.minutes, x.handedInAt
+                        from SittingRow s join Enrolment e on e.section = s.section and e.student = :me
+                        join AssessmentRow a on a.id = s.assessment join Course c on c.id = a.course
+                        left join AttemptRow x on x.sitting = s.id and x.student = :me
+                        where s.closesAt > :since or x.handedInAt is null
+                        order by s.closesAt""", Given.class)
+                .setParameter("me", me.id())
+                .setParameter("since", now.minusSeconds(14 * 86_400))
+                .getResultStream()
+                .map(g -> new ToDoLine(
+                        g.sitting(),
+                        g.attempt(),
+                        g.title(),
+                        g.course(),
+                        g.opens(),
+                        g.closes(),
+                        g.minutes(),
+                        stage(now, g.opens(), g.closes(), g.attempt(), g.handedIn() != null)))
+                .toList();
     }
+
+    record Given(
+            UUID sitting,
+            @Nullable UUID attempt,
+            String title,
+            String course,
+            Instant opens,
+            Instant closes,
+            @Nullable Integer minutes,
+            @Nullable Instant handedIn) {}
 
     private static Stage stage(Instant now, Instant opens, Instant closes, @Nullable UUID attempt, boolean in) {
         if (in) {

@@ -91,12 +91,7 @@ public class Courses {
     @Transactional(readOnly = true)
     public CourseView see(Me me, UUID course) {
         access.require(me, Access.Action.SEE_COURSE, course);
-        List<SectionLine> sections = entities.createQuery("""
-                        select s.id, s.name, p.given || ' ' || p.family,
-                               cast((select count(*) from Enrolment e where e.section = s.id) as Integer)
-                        from Section s left join Person p on p.id = s.teacher where s.course = :course order by s.name""", SectionLine.class)
-                .setParameter("course", course)
-                .getResultList();
+        List<SectionLine> sections = sections(course);
         List<StudentLine> students = entities.createQuery("""
                         select p.id, p.given, p.family, p.number, e.section from Enrolment e
                         join Section s on s.id = e.section join Person p on p.id = e.student
@@ -105,6 +100,17 @@ public class Courses {
                 .getResultList();
         Course found = entities.find(Course.class, course);
         return new CourseView(course, found.title, found.framework, sections, students);
+    }
+
+    /** The sections of a course, by name. */
+    @Transactional(readOnly = true)
+    public List<SectionLine> sections(UUID course) {
+        return entities.createQuery("""
+                        select s.id, s.name, p.name,
+                               cast((select count(*) from Enrolment e where e.section = s.id) as Integer)
+                        from Section s left join Person p on p.id = s.teacher where s.course = :course order by s.name""", SectionLine.class)
+                .setParameter("course", course)
+                .getResultList();
     }
 
     /** Whether a student is in a course that one teaches. */

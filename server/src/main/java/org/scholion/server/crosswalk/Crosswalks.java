@@ -19,7 +19,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Crosswalks as the school keeps them, with proposals for what is not mapped yet. */
 @Service
-class Crosswalks {
+public class Crosswalks {
     private final EntityManager entities;
     private final Frameworks frameworks;
     private final Clock clock;

@@ -94,7 +94,7 @@ class OutdatedTags {
         List<Outdated> all = new ArrayList<>();
         for (Drafted paper : drafted(me, newer)) {
             Lacking lacking = paper.hasNewer() ? null : new Lacking(paper.course(), paper.courseTitle());
-            JsonColumn.read(paper.draft())
+            paper.draft()
                     .path("items")
                     .forEach(i ->
                             add(all, paper.id(), paper.title(), i.path("id").asString(""), i, old, crosswalk, lacking));
@@ -104,7 +104,7 @@ class OutdatedTags {
     }
 
     /** @param hasNewer whether the paper's course uses the newer version */
-    record Drafted(UUID id, String title, String draft, UUID course, String courseTitle, boolean hasNewer) {}
+    record Drafted(UUID id, String title, JsonNode draft, UUID course, String courseTitle, boolean hasNewer) {}
 
     private List<Drafted> drafted(Me me, UUID newer) {
         return entities.createQuery("""

@@ -1,5 +1,6 @@
 package org.scholion.server.demo;
 
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -28,7 +29,6 @@ import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.JsonNode;
@@ -51,7 +51,7 @@ class Demo implements ApplicationRunner {
     private final Editions editions;
     private final SchoolClock clock;
     private final TransactionTemplate transaction;
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Random random = new Random(SEED);
     private final Map<UUID, Double> abilities = new HashMap<>();
     private final JsonNode how = DemoSchool.read("answers");
@@ -68,7 +68,7 @@ class Demo implements ApplicationRunner {
             Editions editions,
             SchoolClock clock,
             TransactionTemplate transaction,
-            JdbcClient db) {
+            EntityManager entities) {
         this.house = house;
         this.sittings = sittings;
         this.taking = taking;
@@ -80,7 +80,7 @@ class Demo implements ApplicationRunner {
         this.editions = editions;
         this.clock = clock;
         this.transaction = transaction;
-        this.db = db;
+        this.entities = entities;
     }
 
     @Override
@@ -244,16 +244,21 @@ class Demo implements ApplicationRunner {
     }
 
     private UUID sitting(Me student, UUID assessment) {
-        return db.sql("""
-                        select s.id from sitting s join enrolment e on e.section_id = s.section_id
-                        where s.assessment_id = ? and e.student_id = ?""").params(assessment, student.id()).query(UUID.class).single();
+        return entities.createQuery("""
+                        select s.id from SittingRow s join Enrolment e on e.section = s.section
+                        where s.assessment = :assessment and e.student = :student""", UUID.class)
+                .setParameter("assessment", assessment)
+                .setParameter("student", student.id())
+                .getSingleResult();
     }
 
     private UUID attempt(Me student, UUID assessment) {
-        return db.sql("select id from attempt where assessment_id = ? and student_id = ?")
-                .params(assessment, student.id())
-                .query(UUID.class)
-                .single();
+        return entities.createQuery(
+                        "select x.id from AttemptRow x where x.assessment = :assessment and x.student = :student",
+                        UUID.class)
+                .setParameter("assessment", assessment)
+                .setParameter("student", student.id())
+                .getSingleResult();
     }
 
     private void settle(School school, UUID assessment, String item, String answer, String credit) {
@@ -287,7 +292,7 @@ class Demo implements ApplicationRunner {
         int[] read = {0};
         for (String item : openItems(name)) {
             for (Readings.ReadAnswer answer : readings.of(
-                            school.aud(), assessment, school.section(section), item, false)
+                            school.aud(), assessment, new Readings.Looking(school.section(section), item, null, false))
                     .answers()) {
                 JsonNode text = text(name, item, answer.text());
                 if (read[0] < most && text != null) {

@@ -1,5 +1,6 @@
 package org.scholion.server.demo;
 
+import jakarta.persistence.EntityManager;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -10,7 +11,6 @@ import org.scholion.server.handback.Sees;
 import org.scholion.server.handback.StudentResults;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.SchoolClock;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 /** Chartwork check 4 is handed back, most students have looked, and two have asked about a mark. */
@@ -25,21 +25,25 @@ class DemoHandBack {
     private final HandingBack handingBack;
     private final StudentResults results;
     private final SchoolClock clock;
-    private final JdbcClient db;
+    private final EntityManager entities;
 
-    DemoHandBack(HandingBack handingBack, StudentResults results, SchoolClock clock, JdbcClient db) {
+    DemoHandBack(HandingBack handingBack, StudentResults results, SchoolClock clock, EntityManager entities) {
         this.handingBack = handingBack;
         this.results = results;
         this.clock = clock;
-        this.db = db;
+        this.entities = entities;
     }
 
     void chartwork(Me teacher, UUID assessment, UUID section, Instant at, Instant now) {
         clock.at(at, () -> {
-            List<UUID> ready = handingBack.of(teacher, assessment, section).students().stream()
-                    .filter(HandingBack.HandBackLine::ready)
-                    .map(HandingBack.HandBackLine::attempt)
-                    .toList();
+            List<UUID> ready =
+                    handingBack
+                            .of(teacher, assessment, new HandingBack.Looking(section, null, null))
+                            .students()
+                            .stream()
+                            .filter(HandingBack.HandBackLine::ready)
+                            .map(HandingBack.HandBackLine::attempt)
+                            .toList();
             Sees sees = new Sees(true, true, true, true, false);
             handingBack.handBack(teacher, assessment, new HandingBack.HandBack(ready, sees, MESSAGES));
         });
@@ -65,19 +69,17 @@ class DemoHandBack {
     }
 
     private List<Me> students(UUID assessment) {
-        return db.sql("""
-                        select distinct p.id, p.school_id, p.given, p.family from result r
-                        join attempt x on x.id = r.attempt_id join person p on p.id = x.student_id
-                        where x.assessment_id = ? order by p.family, p.given""")
-                .param(assessment)
-                .query((row, n) -> new Me(
-                        row.getObject(1, UUID.class),
-                        row.getObject(2, UUID.class),
-                        Me.Role.STUDENT,
-                        row.getString(3),
-                        row.getString(4)))
-                .list();
+        return entities.createQuery("""
+                        select distinct p.id, p.school, p.given, p.family from ResultRow r
+                        join AttemptRow x on x.id = r.attempt join Person p on p.id = x.student
+                        where x.assessment = :assessment order by p.family, p.given""", Named.class)
+                .setParameter("assessment", assessment)
+                .getResultStream()
+                .map(n -> new Me(n.id(), n.school(), Me.Role.STUDENT, n.given(), n.family()))
+                .toList();
     }
+
+    record Named(UUID id, UUID school, String given, String family) {}
 
     private UUID look(Me student) {
         UUID result = results.list(student).get(0).id();

@@ -1,5 +1,6 @@
 package org.scholion.server.demo;
 
+import jakarta.persistence.EntityManager;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Graphics2D;
@@ -13,14 +14,15 @@ import java.util.List;
 import java.util.UUID;
 import javax.imageio.ImageIO;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.standard.Crosswalk;
 import org.scholion.formats.json.Json;
 import org.scholion.server.bank.BankItems;
 import org.scholion.server.bank.Folders;
 import org.scholion.server.bank.Sharing;
+import org.scholion.server.crosswalk.Crosswalks;
 import org.scholion.server.file.Files;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.platform.JsonColumn;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -37,7 +39,8 @@ class DemoKeys {
     private final Sharing sharing;
     private final Files files;
     private final DemoRubrics rubrics;
-    private final JdbcClient db;
+    private final Crosswalks crosswalks;
+    private final EntityManager entities;
 
     DemoKeys(
             Assessments assessments,
@@ -46,14 +49,16 @@ class DemoKeys {
             Sharing sharing,
             Files files,
             DemoRubrics rubrics,
-            JdbcClient db) {
+            Crosswalks crosswalks,
+            EntityManager entities) {
         this.assessments = assessments;
         this.bank = bank;
         this.folders = folders;
         this.sharing = sharing;
         this.files = files;
         this.rubrics = rubrics;
-        this.db = db;
+        this.crosswalks = crosswalks;
+        this.entities = entities;
     }
 
     void write(DemoSchool.School school) {
@@ -91,10 +96,9 @@ class DemoKeys {
     }
 
     private void take(DemoSchool.School school, String name, String title, @Nullable UUID folder) {
-        UUID assessment = db.sql("select id from assessment where title = ?")
-                .param(title)
-                .query(UUID.class)
-                .single();
+        UUID assessment = entities.createQuery("select a.id from AssessmentRow a where a.title = :title", UUID.class)
+                .setParameter("title", title)
+                .getSingleResult();
         DemoSchool.read(name)
                 .path("items")
                 .forEach(i -> bank.add(school.aud(), JsonColumn.plain(i), folder, assessment));
@@ -115,19 +119,19 @@ class DemoKeys {
 
     /** Part of the way from the older standards to the newer is known; the rest waits with its proposals. */
     private void walkAcross(DemoSchool.School school) {
-        List<UUID> versions = db.sql("select id from framework where school_id = ? order by version")
-                .param(school.aud().school())
-                .query(UUID.class)
-                .list();
-        db.sql("insert into crosswalk (older_id, newer_id, links, by_id, at) values (?, ?, cast(? as jsonb), ?, now())")
-                .params(
-                        versions.get(0),
-                        versions.get(1),
-                        "[{\"from\": \"N3.1\", \"to\": [\"T1\"]}, {\"from\": \"N3.2\", \"to\": [\"T2\"]},"
-                                + " {\"from\": \"N4\", \"to\": [\"B1\", \"B2\"]},"
-                                + " {\"from\": \"N6\", \"to\": []}]",
-                        school.aud().id())
-                .update();
+        List<UUID> versions = entities.createQuery(
+                        "select f.id from FrameworkRow f where f.school = :school order by f.version", UUID.class)
+                .setParameter("school", school.aud().school())
+                .getResultList();
+        crosswalks.save(
+                school.aud(),
+                versions.get(0),
+                versions.get(1),
+                List.of(
+                        new Crosswalk.Link("N3.1", List.of("T1")),
+                        new Crosswalk.Link("N3.2", List.of("T2")),
+                        new Crosswalk.Link("N4", List.of("B1", "B2")),
+                        new Crosswalk.Link("N6", List.of())));
     }
 
     /** A sketch of a harbour, drawn here so that nobody's chart is copied. */

@@ -1,5 +1,6 @@
 package org.scholion.server.demo;
 
+import jakarta.persistence.EntityManager;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -20,7 +21,6 @@ import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
 import org.scholion.server.standard.Frameworks;
 import org.springframework.core.io.ClassPathResource;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
@@ -37,7 +37,7 @@ class DemoSchool {
     private final Frameworks frameworks;
     private final Assessments assessments;
     private final PasswordEncoder passwords;
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Ids ids;
 
     DemoSchool(
@@ -48,7 +48,7 @@ class DemoSchool {
             Frameworks frameworks,
             Assessments assessments,
             PasswordEncoder passwords,
-            JdbcClient db,
+            EntityManager entities,
             Ids ids) {
         this.schools = schools;
         this.people = people;
@@ -57,7 +57,7 @@ class DemoSchool {
         this.frameworks = frameworks;
         this.assessments = assessments;
         this.passwords = passwords;
-        this.db = db;
+        this.entities = entities;
         this.ids = ids;
     }
 
@@ -110,10 +110,12 @@ class DemoSchool {
 
     /** Gives the students of the roster their names and the demo's password to sign in with. */
     private void signInNames(UUID school, String hash) {
-        db.sql(
-                        "update person set username = split_part(email, '@', 1), password = ? where school_id = ? and role = 'STUDENT'")
-                .params(hash, school)
-                .update();
+        entities.createQuery("""
+                        update Person p set p.username = function('split_part', p.email, '@', 1), p.password = :hash
+                        where p.school = :school and p.role = STUDENT""")
+                .setParameter("hash", hash)
+                .setParameter("school", school)
+                .executeUpdate();
     }
 
     private Map<String, List<Me>> students(UUID school, UUID course) {

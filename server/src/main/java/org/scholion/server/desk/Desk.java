@@ -1,6 +1,8 @@
 package org.scholion.server.desk;
 
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -15,20 +17,26 @@ import org.scholion.server.handback.Queries;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.platform.Jobs;
 import org.scholion.server.platform.Me;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The teacher's home: the piles that wait, what is being taken now, what is coming up. True at every moment. */
 @Service
 class Desk {
+    /** A teacher's pace is that of so many of their last readings. */
+    private static final int PACE_OF = 300;
+
+    private static final int FEWEST_GAPS = 5;
+    private static final double SHORTEST_GAP = 2;
+    private static final double LONGEST_GAP = 600;
+
     private final LineCounts counts;
     private final Queries queries;
     private final Examination examination;
     private final Assessments assessments;
     private final Access access;
     private final Jobs jobs;
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final Clock clock;
 
     Desk(
@@ -38,7 +46,7 @@ class Desk {
             Assessments assessments,
             Access access,
             Jobs jobs,
-            JdbcClient db,
+            EntityManager entities,
             Clock clock) {
         this.counts = counts;
         this.queries = queries;
@@ -46,7 +54,7 @@ class Desk {
         this.assessments = assessments;
         this.access = access;
         this.jobs = jobs;
-        this.db = db;
+        this.entities = entities;
         this.clock = clock;
     }
 
@@ -131,26 +139,19 @@ class Desk {
     }
 
     private List<Trouble> troubles(Me me) {
-        return db.sql("""
-                        select a.id, a.title, x.section_id, x.id, p.given || ' ' || p.family, x.trouble, x.trouble_at
-                        from attempt x join assessment a on a.id = x.assessment_id join person p on p.id = x.student_id
-                        join course_teacher t on t.course_id = a.course_id and t.person_id = ?
-                        where x.handed_in_at is null and x.trouble is not null order by x.trouble_at limit 50""")
-                .param(me.id())
-                .query((row, n) -> new Trouble(
-                        row.getObject(1, UUID.class),
-                        row.getString(2),
-                        row.getObject(3, UUID.class),
-                        row.getObject(4, UUID.class),
-                        row.getString(5),
-                        row.getString(6),
-                        row.getTimestamp(7).toInstant()))
-                .list();
+        return entities.createQuery("""
+                        select a.id, a.title, x.section, x.id, p.name, x.trouble, x.troubleAt
+                        from AttemptRow x join AssessmentRow a on a.id = x.assessment join Person p on p.id = x.student
+                        join CourseTeacher t on t.course = a.course and t.person = :me
+                        where x.handedInAt is null and x.trouble is not null order by x.troubleAt""", Trouble.class)
+                .setParameter("me", me.id())
+                .setMaxResults(50)
+                .getResultList();
     }
 
     private List<Pile> piles(Me me, List<LineCounts.SectionCounts> all, List<Queries.QueryView> open) {
         List<Pile> piles = new ArrayList<>();
-        Long reading = pace(me, "m.reading is not null");
+        Long reading = pace(me);
         for (LineCounts.SectionCounts c : all) {
             if (c.unread() > 0) {
                 piles.add(
@@ -187,17 +188,27 @@ class Desk {
         return new Pile(work, count, c.assessment(), c.title(), c.section(), c.sectionName(), since, seconds);
     }
 
-    /** The median gap in seconds between this teacher's marks of a kind; gaps over ten minutes are pauses. */
-    private @Nullable Long pace(Me me, String kind) {
-        return db.sql("""
-                        select percentile_cont(0.5) within group (order by gap) from (
-                          select extract(epoch from m.at - lag(m.at) over (order by m.at)) as gap
-                          from mark m where m.person_id = ? and %s) g
-                        where gap between 2 and 600 having count(*) >= 5""".formatted(kind))
-                .param(me.id())
-                .query((row, n) -> Math.round(row.getDouble(1)))
-                .optional()
-                .orElse(null);
+    /** The median gap in seconds between this teacher's last readings; gaps over ten minutes are pauses. */
+    private @Nullable Long pace(Me me) {
+        List<Instant> at = entities.createQuery(
+                        "select m.at from MarkRow m where m.person = :me and m.reading is not null order by m.at desc",
+                        Instant.class)
+                .setParameter("me", me.id())
+                .setMaxResults(PACE_OF)
+                .getResultList();
+        List<Double> gaps = new ArrayList<>();
+        for (int i = 1; i < at.size(); i++) {
+            double gap = Duration.between(at.get(i), at.get(i - 1)).toMillis() / 1000.0;
+            if (gap >= SHORTEST_GAP && gap <= LONGEST_GAP) {
+                gaps.add(gap);
+            }
+        }
+        if (gaps.size() < FEWEST_GAPS) {
+            return null;
+        }
+        gaps.sort(Comparator.naturalOrder());
+        int middle = gaps.size() / 2;
+        return Math.round(gaps.size() % 2 == 1 ? gaps.get(middle) : (gaps.get(middle - 1) + gaps.get(middle)) / 2);
     }
 
     private static List<BeingTaken> beingTaken(List<LineCounts.SectionCounts> all, Instant now) {
@@ -232,19 +243,17 @@ class Desk {
     }
 
     private List<Looked> looked(Me me) {
-        return db.sql("""
-                        select a.id, a.title, count(distinct r.attempt_id) as handed_back,
-                               count(distinct r.attempt_id) filter (where r.seen_at is not null) as seen
-                        from result r join attempt x on x.id = r.attempt_id join assessment a on a.id = x.assessment_id
-                        join course_teacher t on t.course_id = a.course_id and t.person_id = ?
-                        group by a.id order by max(r.handed_at) desc limit 3""")
-                .param(me.id())
-                .query((row, n) -> new Looked(
-                        row.getObject("id", UUID.class),
-                        row.getString("title"),
-                        row.getInt("seen"),
-                        row.getInt("handed_back")))
-                .list();
+        return entities.createQuery("""
+                        select a.id, a.title,
+                               cast(count(distinct case when r.seenAt is not null then r.attempt end) as Integer),
+                               cast(count(distinct r.attempt) as Integer)
+                        from ResultRow r join AttemptRow x on x.id = r.attempt
+                        join AssessmentRow a on a.id = x.assessment
+                        join CourseTeacher t on t.course = a.course and t.person = :me
+                        group by a.id, a.title order by max(r.handedAt) desc""", Looked.class)
+                .setParameter("me", me.id())
+                .setMaxResults(3)
+                .getResultList();
     }
 
     @Transactional(readOnly = true)
@@ -256,18 +265,16 @@ class Desk {
             return new AssessmentHeader(assessment, facts.title(), facts.course(), "", List.of(), line, true);
         }
         List<LineCounts.SectionCounts> all = counts.of(me.id(), assessment, null);
-        List<SectionOfLine> sections = db.sql("""
+        List<SectionOfLine> sections = entities.createQuery("""
                         select s.id, s.name, exists (
-                          select 1 from sitting x where x.section_id = s.id and x.assessment_id = ?) as given
-                        from section s where s.course_id = ? order by s.name""")
-                .params(assessment, facts.course())
-                .query((row, n) -> new SectionOfLine(
-                        row.getObject("id", UUID.class), row.getString("name"), row.getBoolean("given")))
-                .list();
-        String course = db.sql("select title from course where id = ?")
-                .param(facts.course())
-                .query(String.class)
-                .single();
+                          select 1 from SittingRow x where x.section = s.id and x.assessment = :assessment)
+                        from Section s where s.course = :course order by s.name""", SectionOfLine.class)
+                .setParameter("assessment", assessment)
+                .setParameter("course", facts.course())
+                .getResultList();
+        String course = entities.createQuery("select c.title from Course c where c.id = :id", String.class)
+                .setParameter("id", facts.course())
+                .getSingleResult();
         int flags = examination.flagged(assessment, section);
         Line line = Line.of(all, counts.edition(assessment), section, flags);
         return new AssessmentHeader(assessment, facts.title(), facts.course(), course, sections, line, false);

@@ -1,9 +1,11 @@
 package org.scholion.server.desk;
 
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
 import java.util.List;
 import java.util.UUID;
+import org.hibernate.Session;
 import org.scholion.server.platform.Me;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -12,10 +14,10 @@ import org.springframework.transaction.annotation.Transactional;
 class Finder {
     private static final int EACH = 6;
 
-    private final JdbcClient db;
+    private final EntityManager entities;
 
-    Finder(JdbcClient db) {
-        this.db = db;
+    Finder(EntityManager entities) {
+        this.entities = entities;
     }
 
     /**
@@ -34,7 +36,8 @@ class Finder {
         }
         String like =
                 "%" + words.strip().replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_") + "%";
-        return db.sql("""
+        return entities.unwrap(Session.class)
+                .createNativeQuery("""
                         with courses as (select course_id as id from course_teacher where person_id = :me),
                         found as (
                         select 1 as rank, 'student' as kind, s.course_id as id, p.given || ' ' || p.family as name,
@@ -54,16 +57,17 @@ class Finder {
                         from framework f, jsonb_array_elements(f.definition -> 'standards') s
                         where f.school_id = :school and (s ->> 'code') || ' ' || (s ->> 'text') ilike :like)
                         select * from (select *, row_number() over (partition by kind order by name) as n from found) f
-                        where n <= :each order by rank, name""")
-                .param("me", me.id())
-                .param("school", me.school())
-                .param("like", like)
-                .param("each", EACH)
-                .query((row, n) -> new Found(
-                        row.getString("kind"),
-                        row.getObject("id", UUID.class),
-                        row.getString("name"),
-                        row.getString("detail")))
-                .list();
+                        where n <= :each order by rank, name""", Tuple.class)
+                .setParameter("me", me.id())
+                .setParameter("school", me.school())
+                .setParameter("like", like)
+                .setParameter("each", EACH)
+                .getResultStream()
+                .map(row -> new Found(
+                        row.get("kind", String.class),
+                        row.get("id", UUID.class),
+                        row.get("name", String.class),
+                        row.get("detail", String.class)))
+                .toList();
     }
 }

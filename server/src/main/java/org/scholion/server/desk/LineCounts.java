@@ -1,82 +1,94 @@
 package org.scholion.server.desk;
 
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
+import jakarta.persistence.TypedQuery;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
+import org.hibernate.Session;
 import org.jspecify.annotations.Nullable;
 import org.scholion.server.ledger.Standings;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** What remains at each stop of the line, counted from the data each time it is asked for. */
 @Service
 class LineCounts {
-    /** Each section's counts for the assessments of a course's teacher, one row an assessment and section. */
-    private static final String COUNTS = """
-            with mine as (
-              select a.id, a.title, a.course_id, a.made_at from assessment a
-              join course_teacher t on t.course_id = a.course_id and t.person_id = :me
-              where (cast(:assessment as uuid) is null or a.id = :assessment)
-                and (cast(:course as uuid) is null or a.course_id = :course)),
-            latest as (
-              select distinct on (e.assessment_id) e.assessment_id, e.live from edition e
-              join mine on mine.id = e.assessment_id order by e.assessment_id, e.number desc),
-            marks as (
-              select x.assessment_id, x.section_id,
-                     count(*) filter (where m.state = 'SETTLE') as doubts,
-                     count(*) filter (where m.state = 'READ') as unread,
-                     count(*) filter (where m.reading is not null or m.state = 'READ') as open_answers,
-                     min(m.at) filter (where m.state = 'SETTLE') as doubts_since,
-                     min(m.at) filter (where m.state = 'READ') as unread_since
-              from attempt x join latest l on l.assessment_id = x.assessment_id cross join lateral (
-                select distinct on (item) item, state, reading, at from mark
-                where attempt_id = x.id order by item, seq desc) m
-              where m.item = any (l.live)
-              group by x.assessment_id, x.section_id),
-            goes as (
-              select x.*, row_number() over (partition by x.assessment_id, x.student_id
-                                             order by x.handed_in_at is null, x.section_id, x.id) as nth
-              from attempt x join mine on mine.id = x.assessment_id),
-            people as (
-              select x.assessment_id, x.section_id,
-                     count(*) filter (where x.handed_in_at is not null and x.nth = 1) as first_in,
-                     count(*) filter (where x.handed_in_at is null and x.nth = 1) as first_working,
-                     count(*) filter (where x.handed_in_at is not null) as came_in,
-                     count(*) filter (where x.handed_in_at is null) as working,
-                     count(*) filter (where s.provisional and s.counts) as undecided,
-                     count(*) filter (where r.attempt_id is not null) as handed_back,
-                     count(*) filter (where r.attempt_id is null and s.provisional = false and s.counts
-                       and (""" + Standings.SITTING_AWAITS + """
-                     ) is false) as ready
-              from goes x
-              left join standing s on s.school_id = x.school_id and s.attempt_id = x.id
-              left join (select distinct attempt_id from result) r on r.attempt_id = x.id
-              group by x.assessment_id, x.section_id)
-            select mine.id as assessment, mine.title, s.id as sitting, s.section_id, sec.name as section,
-                   s.opens_at, s.closes_at, s.minutes,
-                   (select count(*) from enrolment e where e.section_id = s.section_id) as expected,
-                   (select count(*) from enrolment e where e.section_id = s.section_id and not exists (
-                     select 1 from enrolment o join sitting g on g.section_id = o.section_id
-                     where o.student_id = e.student_id and g.assessment_id = mine.id
-                       and o.section_id < e.section_id)) as first_expected,
-                   coalesce(p.first_in, 0) as first_in, coalesce(p.first_working, 0) as first_working,
-                   coalesce(p.came_in, 0) as came_in, coalesce(p.working, 0) as working,
-                   coalesce(p.undecided, 0) as undecided, coalesce(p.handed_back, 0) as handed_back,
-                   coalesce(p.ready, 0) as ready,
-                   coalesce(m.doubts, 0) as doubts, coalesce(m.unread, 0) as unread,
-                   coalesce(m.open_answers, 0) as open_answers, m.doubts_since, m.unread_since
-            from mine left join sitting s on s.assessment_id = mine.id
-            left join section sec on sec.id = s.section_id
-            left join people p on p.assessment_id = mine.id and p.section_id = s.section_id
-            left join marks m on m.assessment_id = mine.id and m.section_id = s.section_id
-            order by mine.made_at desc, sec.name""";
+    /** The papers of one's courses and the sections that they are given to; a paper that is given to none is there, too. */
+    private static final String GIVEN = """
+            select a.id, a.title, s.id, s.section, sec.name, s.opensAt, s.closesAt,
+                   cast((select count(*) from Enrolment e where e.section = s.section) as Integer),
+                   cast((select count(*) from Enrolment e where e.section = s.section and not exists (
+                     select 1 from Enrolment o join SittingRow g on g.section = o.section
+                     where o.student = e.student and g.assessment = a.id and o.section < e.section)) as Integer)
+            from AssessmentRow a join CourseTeacher t on t.course = a.course and t.person = :me
+            left join SittingRow s on s.assessment = a.id left join Section sec on sec.id = s.section
+            where %s order by a.madeAt desc, sec.name""";
 
-    private final JdbcClient db;
+    /** What the attempts of some papers stand at, summed up by section; a student in two of them is counted in the first. */
+    private static final String ATTEMPTS = """
+            select g.assessment, g.section,
+                   sum(case when g.isIn = 1 and g.nth = 1 then 1 else 0 end),
+                   sum(case when g.isIn = 0 and g.nth = 1 then 1 else 0 end),
+                   sum(g.isIn), sum(1 - g.isIn), sum(g.undecided), sum(g.back), sum(g.ready),
+                   sum(g.doubts), sum(g.unread), sum(g.openAnswers), min(g.doubtsSince), min(g.unreadSince)
+            from (
+              select x.assessment as assessment, x.section as section,
+                     case when x.handedInAt is null then 0 else 1 end as isIn,
+                     row_number() over (partition by x.assessment, x.student
+                       order by case when x.handedInAt is null then 1 else 0 end, x.section, x.id) as nth,
+                     case when s.provisional and s.counts then 1 else 0 end as undecided,
+                     case when r.attempt is null then 0 else 1 end as back,
+                     case when r.attempt is null and not s.provisional and s.counts
+                       and not (""" + Standings.SITTING_AWAITS + """
+                     ) then 1 else 0 end as ready,
+                     coalesce(s.doubts, 0) as doubts, coalesce(s.unread, 0) as unread,
+                     coalesce(s.openAnswers, 0) as openAnswers, s.doubtsSince as doubtsSince, s.unreadSince as unreadSince
+              from AttemptRow x left join StandingRow s on s.school = x.school and s.attempt = x.id
+              left join (select distinct b.attempt as attempt from ResultRow b join AttemptRow y on y.id = b.attempt
+                         where y.assessment in (:papers)) r on r.attempt = x.id
+              where x.assessment in (:papers)) g
+            group by g.assessment, g.section""";
 
-    LineCounts(JdbcClient db) {
-        this.db = db;
+    private final EntityManager entities;
+
+    LineCounts(EntityManager entities) {
+        this.entities = entities;
+    }
+
+    record Given(
+            UUID assessment,
+            String title,
+            @Nullable UUID sitting,
+            @Nullable UUID section,
+            @Nullable String name,
+            @Nullable Instant opens,
+            @Nullable Instant closes,
+            int expected,
+            int expectedOnce) {}
+
+    record Sums(
+            UUID assessment,
+            UUID section,
+            long onceIn,
+            long onceWorking,
+            long in,
+            long working,
+            long undecided,
+            long handedBack,
+            long ready,
+            long doubts,
+            long unread,
+            long openAnswers,
+            @Nullable Instant doubtsSince,
+            @Nullable Instant unreadSince) {
+        static Sums none(UUID assessment, UUID section) {
+            return new Sums(assessment, section, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, null, null);
+        }
     }
 
     /** The same of those who are not counted in another section already: in all sections together each counts once. */
@@ -89,8 +101,8 @@ class LineCounts {
             @Nullable UUID sitting,
             @Nullable UUID section,
             @Nullable String sectionName,
-            java.time.@Nullable Instant opens,
-            java.time.@Nullable Instant closes,
+            @Nullable Instant opens,
+            @Nullable Instant closes,
             int expected,
             int in,
             int working,
@@ -101,65 +113,93 @@ class LineCounts {
             int doubts,
             int unread,
             int openAnswers,
-            java.time.@Nullable Instant doubtsSince,
-            java.time.@Nullable Instant unreadSince) {}
+            @Nullable Instant doubtsSince,
+            @Nullable Instant unreadSince) {}
 
     @Transactional(readOnly = true)
     List<SectionCounts> of(UUID teacher, @Nullable UUID assessment, @Nullable UUID course) {
-        return db.sql(COUNTS)
-                .param("me", teacher)
-                .param("assessment", assessment)
-                .param("course", course)
-                .query((row, n) -> new SectionCounts(
-                        row.getObject("assessment", UUID.class),
-                        row.getString("title"),
-                        row.getObject("sitting", UUID.class),
-                        row.getObject("section_id", UUID.class),
-                        row.getString("section"),
-                        instant(row.getTimestamp("opens_at")),
-                        instant(row.getTimestamp("closes_at")),
-                        row.getInt("expected"),
-                        row.getInt("came_in"),
-                        row.getInt("working"),
-                        row.getInt("undecided"),
-                        row.getInt("handed_back"),
-                        row.getInt("ready"),
-                        new Once(row.getInt("first_expected"), row.getInt("first_in"), row.getInt("first_working")),
-                        row.getInt("doubts"),
-                        row.getInt("unread"),
-                        row.getInt("open_answers"),
-                        instant(row.getTimestamp("doubts_since")),
-                        instant(row.getTimestamp("unread_since"))))
-                .list();
+        String which = assessment != null ? "a.id = :of" : course != null ? "a.course = :of" : "1 = 1";
+        TypedQuery<Given> query =
+                entities.createQuery(GIVEN.formatted(which), Given.class).setParameter("me", teacher);
+        if (assessment != null || course != null) {
+            query.setParameter("of", assessment != null ? assessment : course);
+        }
+        List<Given> given = query.getResultList();
+        Map<Place, Sums> sums = new HashMap<>();
+        if (!given.isEmpty()) {
+            entities.createQuery(ATTEMPTS, Sums.class)
+                    .setParameter(
+                            "papers",
+                            given.stream().map(Given::assessment).distinct().toList())
+                    .getResultList()
+                    .forEach(s -> sums.put(new Place(s.assessment(), s.section()), s));
+        }
+        return given.stream()
+                .map(g -> counts(
+                        g,
+                        g.section() == null
+                                ? Sums.none(g.assessment(), g.assessment())
+                                : sums.getOrDefault(
+                                        new Place(g.assessment(), g.section()),
+                                        Sums.none(g.assessment(), g.section()))))
+                .toList();
     }
+
+    private record Place(UUID assessment, UUID section) {}
+
+    private static SectionCounts counts(Given g, Sums s) {
+        return new SectionCounts(
+                g.assessment(),
+                g.title(),
+                g.sitting(),
+                g.section(),
+                g.name(),
+                g.opens(),
+                g.closes(),
+                g.expected(),
+                (int) s.in(),
+                (int) s.working(),
+                (int) s.undecided(),
+                (int) s.handedBack(),
+                (int) s.ready(),
+                new Once(g.expectedOnce(), (int) s.onceIn(), (int) s.onceWorking()),
+                (int) s.doubts(),
+                (int) s.unread(),
+                (int) s.openAnswers(),
+                s.doubtsSince(),
+                s.unreadSince());
+    }
+
+    /** Looking into a document by a path is PostgreSQL's own. */
+    private static final String EDITIONS = """
+            select a.id, coalesce((select max(e.number) from edition e where e.assessment_id = a.id), 0),
+                   jsonb_array_length(jsonb_path_query_array(a.draft, '$.items[*].kind ?(@ != "passage")'))
+            from assessment a where\s""";
 
     /** The number of the latest edition and of its items, by assessment; from the draft where none is given out. */
     @Transactional(readOnly = true)
     Map<UUID, int[]> editions(UUID teacher) {
-        Map<UUID, int[]> all = new HashMap<>();
-        db.sql("""
-                        select a.id, coalesce(max(e.number), 0),
-                               jsonb_array_length(jsonb_path_query_array(a.draft, '$.items[*] ? (@.kind != "passage")'))
-                        from assessment a join course_teacher t on t.course_id = a.course_id and t.person_id = ?
-                        left join edition e on e.assessment_id = a.id group by a.id""").param(teacher).query((java.sql.ResultSet row) -> {
-            all.put(row.getObject(1, UUID.class), new int[] {row.getInt(2), row.getInt(3)});
-        });
-        return all;
+        return editions(
+                EDITIONS
+                        + "exists (select 1 from course_teacher t where t.course_id = a.course_id and t.person_id = :of)",
+                teacher);
     }
 
     /** The same of one assessment. */
     @Transactional(readOnly = true)
     int[] edition(UUID assessment) {
-        return db.sql("""
-                        select coalesce((select max(number) from edition where assessment_id = a.id), 0),
-                               jsonb_array_length(jsonb_path_query_array(a.draft, '$.items[*] ? (@.kind != "passage")'))
-                        from assessment a where a.id = ?""")
-                .param(assessment)
-                .query((row, n) -> new int[] {row.getInt(1), row.getInt(2)})
-                .single();
+        return Objects.requireNonNull(
+                editions(EDITIONS + "a.id = :of", assessment).get(assessment));
     }
 
-    private static java.time.@Nullable Instant instant(java.sql.@Nullable Timestamp at) {
-        return at == null ? null : at.toInstant();
+    private Map<UUID, int[]> editions(String query, UUID of) {
+        Map<UUID, int[]> all = new HashMap<>();
+        entities.unwrap(Session.class)
+                .createNativeQuery(query, Tuple.class)
+                .setParameter("of", of)
+                .getResultList()
+                .forEach(row -> all.put(
+                        row.get(0, UUID.class), new int[] {row.get(1, Integer.class), row.get(2, Integer.class)}));
+        return all;
     }
 }

@@ -1,11 +1,14 @@
 package org.scholion.server.examine;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.Item;
@@ -14,34 +17,32 @@ import org.scholion.core.measure.Flag;
 import org.scholion.core.measure.Histogram;
 import org.scholion.core.measure.ItemMeasures;
 import org.scholion.core.measure.Scores;
-import org.scholion.core.measure.ScoresBuilder;
 import org.scholion.core.measure.TestMeasures;
 import org.scholion.core.number.Fraction;
-import org.scholion.core.score.Mark;
 import org.scholion.core.total.Adjustment;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.Attempt;
-import org.scholion.server.ledger.Attempts;
-import org.scholion.server.ledger.Ledger;
-import org.scholion.server.ledger.LedgerMark;
-import org.scholion.server.ledger.Standings;
+import org.scholion.server.ledger.Brief;
+import org.scholion.server.ledger.Marked;
+import org.scholion.server.ledger.MarkedPaper;
+import org.scholion.server.ledger.MarkedPapers;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.JsonNode;
 
 /** The figures of a paper and its items, on the marks as they stand, undecided ones counting 0. */
 @Service
 public class Examination {
-    private final Attempts attempts;
-    private final Ledger ledger;
-    private final Standings standings;
-    private final Editions editions;
+    private static final int MOST_BELOW = 200;
 
-    Examination(Attempts attempts, Ledger ledger, Standings standings, Editions editions) {
-        this.attempts = attempts;
-        this.ledger = ledger;
-        this.standings = standings;
+    private final MarkedPapers papers;
+    private final Editions editions;
+    /** Flags stay as they are until a mark moves: what they were counted of is their name. */
+    private final Cache<MarkedPapers.Stamp, Integer> flags =
+            Caffeine.newBuilder().maximumSize(2_000).build();
+
+    Examination(MarkedPapers papers, Editions editions) {
+        this.papers = papers;
         this.editions = editions;
     }
 
@@ -66,6 +67,7 @@ public class Examination {
      * @param results the mean of the results, where it is another one than that of the marks
      * @param undecided marks that still wait and count 0 here
      * @param tenths how many percents fall into each tenth
+     * @param below the first of those below the pass mark, the lowest first; {@code belowPass} is how many there are
      */
     public record ExamineView(
             TestMeasures test,
@@ -75,44 +77,53 @@ public class Examination {
             int[] tenths,
             List<ItemLine> items,
             @Nullable String pass,
+            int belowPass,
             List<BelowPass> below) {}
+
+    /** An attempt with its marks in brief, in the order of the paper. */
+    record Row(Marked marked, List<Brief> marks) {
+        Attempt attempt() {
+            return marked.attempt();
+        }
+    }
 
     @Transactional(readOnly = true)
     public ExamineView of(UUID assessment, @Nullable UUID section) {
-        Edition edition = editions.latest(assessment).orElse(null);
-        if (edition == null) {
+        Edition latest = editions.latest(assessment).orElse(null);
+        if (latest == null) {
             return new ExamineView(
-                    TestMeasures.of(Scores.of(List.of())), "0", null, 0, new int[10], List.of(), null, List.of());
+                    TestMeasures.of(Scores.of(List.of())), "0", null, 0, new int[10], List.of(), null, 0, List.of());
         }
-        Set<UUID> counting = standings.standingFor(assessment);
-        List<Attempt> in = attempts.in(assessment, section).stream()
-                .filter(a -> counting.contains(a.id()))
-                .toList();
-        Map<UUID, Map<String, LedgerMark>> current = ledger.current(assessment);
-        Map<UUID, Map<String, JsonNode>> responses = in.isEmpty() ? Map.of() : attempts.responses(assessment);
+        MarkedPaper paper = papers.onceEach(latest, section);
+        Edition edition = paper.edition();
+        List<Row> in = paper.attempts().stream().map(m -> new Row(m, m.marks())).toList();
         List<Item> counted =
                 edition.items().stream().filter(i -> !isDropped(edition, i)).toList();
-        Map<UUID, Standings.Standing> standing = standings.of(assessment);
         Fraction pass = edition.assessment().grading().pass();
-        Figures figures = Figures.of(scores(edition, in, responses, current));
+        Codes codes = new Codes(edition, in);
+        Figures figures = Figures.of(codes.all());
+        List<Marked> below = below(in);
         return new ExamineView(
                 figures.test(),
                 possible(counted, in).toExact(),
-                ResultsMean.of(
-                        edition, in, current, standing, figures.test().mean().value()),
-                undecided(counted, in, current),
-                Histogram.of(percents(in, standing)).tenths(),
-                lines(edition, asked(edition, figures.items(), in, responses, current)),
+                ResultsMean.of(edition, in, figures.test().mean().value()),
+                undecided(edition, in),
+                Histogram.of(percents(in)).tenths(),
+                lines(edition, asked(edition, figures.items(), in, codes)),
                 pass == null ? null : pass.toExact(),
-                below(in, standing));
+                below.size(),
+                below.stream().limit(MOST_BELOW).map(Examination::below).toList());
     }
 
     /** How many items carry a flag. */
     @Transactional(readOnly = true)
     public int flagged(UUID assessment, @Nullable UUID section) {
-        return (int) of(assessment, section).items().stream()
-                .filter(i -> !i.flags().isEmpty())
-                .count();
+        Edition edition = editions.latest(assessment).orElse(null);
+        return edition == null
+                ? 0
+                : flags.get(papers.stamp(edition, section), s -> (int) of(assessment, section).items().stream()
+                        .filter(i -> !i.flags().isEmpty())
+                        .count());
     }
 
     private static boolean isDropped(Edition edition, Item item) {
@@ -123,8 +134,8 @@ public class Examination {
     }
 
     /** What a total is out of: with a draw for each student everybody is asked another part, worth the same. */
-    private static Fraction possible(List<Item> counted, List<Attempt> in) {
-        Set<String> leftOut = in.isEmpty() ? Set.of() : in.get(0).leftOut();
+    private static Fraction possible(List<Item> counted, List<Row> in) {
+        Set<String> leftOut = in.isEmpty() ? Set.of() : in.get(0).attempt().leftOut();
         return counted.stream()
                 .filter(i -> !leftOut.contains(i.id()))
                 .map(Item::points)
@@ -132,55 +143,34 @@ public class Examination {
     }
 
     /** An item that not everybody was drawn is measured on those who were asked it. */
-    private static List<ItemMeasures> asked(
-            Edition edition,
-            List<ItemMeasures> measures,
-            List<Attempt> in,
-            Map<UUID, Map<String, JsonNode>> responses,
-            Map<UUID, Map<String, LedgerMark>> current) {
+    private static List<ItemMeasures> asked(Edition edition, List<ItemMeasures> measures, List<Row> in, Codes codes) {
+        if (in.stream().allMatch(r -> r.attempt().leftOut().isEmpty())) {
+            return measures;
+        }
         List<ItemMeasures> all = new ArrayList<>();
         for (int j = 0; j < measures.size(); j++) {
             String item = edition.items().get(j).id();
-            List<Attempt> asked =
-                    in.stream().filter(a -> !a.leftOut().contains(item)).toList();
-            if (asked.size() == in.size()) {
+            int[] asked = IntStream.range(0, in.size())
+                    .filter(i -> !in.get(i).attempt().leftOut().contains(item))
+                    .toArray();
+            if (asked.length == in.size()) {
                 all.add(measures.get(j));
-            } else if (asked.isEmpty()) {
+            } else if (asked.length == 0) {
                 all.add(ItemMeasures.none(item, "nobody was asked it"));
             } else {
-                all.add(Figures.of(scores(edition, asked, responses, current))
-                        .items()
-                        .get(j));
+                all.add(Figures.of(codes.some(asked)).items().get(j));
             }
         }
         return all;
     }
 
-    private static Scores scores(
-            Edition edition,
-            List<Attempt> in,
-            Map<UUID, Map<String, JsonNode>> responses,
-            Map<UUID, Map<String, LedgerMark>> current) {
-        ScoresBuilder builder = new ScoresBuilder(edition.assessment());
-        for (Attempt attempt : in) {
-            Map<String, JsonNode> said = responses.getOrDefault(attempt.id(), Map.of());
-            builder.add(
-                    edition.items().stream().map(i -> mark(current, attempt, i)).toList(),
-                    edition.items().stream().map(i -> Attempts.answer(i, said)).toList());
-        }
-        return builder.build();
-    }
-
-    private static Mark mark(Map<UUID, Map<String, LedgerMark>> current, Attempt attempt, Item item) {
-        LedgerMark mark = current.getOrDefault(attempt.id(), Map.of()).get(item.id());
-        return mark == null ? Mark.BLANK : mark.mark();
-    }
-
-    private static int undecided(List<Item> items, List<Attempt> in, Map<UUID, Map<String, LedgerMark>> current) {
+    private static int undecided(Edition edition, List<Row> in) {
         int n = 0;
-        for (Item item : items) {
-            for (Attempt attempt : in) {
-                n += mark(current, attempt, item).state().isUndecided() ? 1 : 0;
+        for (int j = 0; j < edition.items().size(); j++) {
+            if (!isDropped(edition, edition.items().get(j))) {
+                for (Row row : in) {
+                    n += row.marks().get(j).mark().state().isUndecided() ? 1 : 0;
+                }
             }
         }
         return n;
@@ -223,26 +213,32 @@ public class Examination {
                 : List.of();
     }
 
-    private static List<Fraction> percents(List<Attempt> in, Map<UUID, Standings.Standing> standing) {
+    private static List<Fraction> percents(List<Row> in) {
         List<Fraction> all = new ArrayList<>();
-        for (Attempt attempt : in) {
-            Standings.Standing s = standing.get(attempt.id());
-            if (s != null && s.percent() != null) {
-                all.add(Fraction.exactly(s.percent()));
+        for (Row row : in) {
+            String percent = row.marked().standing().percent();
+            if (percent != null) {
+                all.add(Fraction.exactly(percent));
             }
         }
         return all;
     }
 
-    private static List<BelowPass> below(List<Attempt> in, Map<UUID, Standings.Standing> standing) {
-        List<BelowPass> all = new ArrayList<>();
-        for (Attempt attempt : in) {
-            Standings.Standing s = standing.get(attempt.id());
-            if (s != null && Boolean.FALSE.equals(s.passed()) && s.percent() != null) {
-                all.add(new BelowPass(attempt.name(), attempt.id(), s.percent(), s.provisional()));
-            }
-        }
-        all.sort(Comparator.comparing(b -> Fraction.exactly(b.percent())));
-        return all;
+    private static List<Marked> below(List<Row> in) {
+        return in.stream()
+                .map(Row::marked)
+                .filter(m -> Boolean.FALSE.equals(m.standing().passed())
+                        && m.standing().percent() != null)
+                .sorted(Comparator.comparing(m ->
+                        Fraction.exactly(Objects.requireNonNull(m.standing().percent()))))
+                .toList();
+    }
+
+    private static BelowPass below(Marked m) {
+        return new BelowPass(
+                m.attempt().name(),
+                m.attempt().id(),
+                Objects.requireNonNull(m.standing().percent()),
+                m.standing().provisional());
     }
 }

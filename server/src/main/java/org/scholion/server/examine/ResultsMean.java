@@ -2,17 +2,13 @@ package org.scholion.server.examine;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.score.Mark;
 import org.scholion.core.score.State;
 import org.scholion.core.total.Adjustment;
 import org.scholion.server.key.Edition;
-import org.scholion.server.ledger.Attempt;
-import org.scholion.server.ledger.LedgerMark;
-import org.scholion.server.ledger.Standings;
+import org.scholion.server.ledger.Brief;
 
 /**
  * The mean of the results, where it is not the mean of the marks as they were scored, and why not.
@@ -31,16 +27,9 @@ public record ResultsMean(String mean, List<Why> why) {
         NOT_BELOW_ZERO
     }
 
-    static @Nullable ResultsMean of(
-            Edition edition,
-            List<Attempt> in,
-            Map<UUID, Map<String, LedgerMark>> current,
-            Map<UUID, Standings.Standing> standing,
-            @Nullable Double asScored) {
+    static @Nullable ResultsMean of(Edition edition, List<Examination.Row> in, @Nullable Double asScored) {
         List<Fraction> scores = in.stream()
-                .map(a -> standing.get(a.id()))
-                .filter(s -> s != null)
-                .map(s -> Fraction.exactly(s.score()))
+                .map(r -> Fraction.exactly(r.marked().standing().score()))
                 .toList();
         if (scores.isEmpty() || asScored == null) {
             return null;
@@ -49,10 +38,10 @@ public record ResultsMean(String mean, List<Why> why) {
         String shown = mean.toDecimal(2);
         String figure = Fraction.exactly(java.math.BigDecimal.valueOf(asScored).toPlainString())
                 .toDecimal(2);
-        return shown.equals(figure) ? null : new ResultsMean(shown, why(edition, in, current));
+        return shown.equals(figure) ? null : new ResultsMean(shown, why(edition, in));
     }
 
-    private static List<Why> why(Edition edition, List<Attempt> in, Map<UUID, Map<String, LedgerMark>> current) {
+    private static List<Why> why(Edition edition, List<Examination.Row> in) {
         List<Why> why = new ArrayList<>();
         if (edition.items().stream()
                 .anyMatch(i -> edition.assessment()
@@ -61,10 +50,8 @@ public record ResultsMean(String mean, List<Why> why) {
                         .isPresent())) {
             why.add(Why.ADJUSTED);
         }
-        List<Mark> marks = in.stream()
-                .flatMap(a -> current.getOrDefault(a.id(), Map.of()).values().stream())
-                .map(LedgerMark::mark)
-                .toList();
+        List<Mark> marks =
+                in.stream().flatMap(r -> r.marks().stream()).map(Brief::mark).toList();
         if (marks.stream().anyMatch(m -> m.state().isUndecided() && !m.credit().isZero())) {
             why.add(Why.PARTLY_DECIDED);
         }
@@ -75,7 +62,7 @@ public record ResultsMean(String mean, List<Why> why) {
             why.add(Why.EXCUSED);
         }
         if (edition.assessment().grading().late() != null
-                && in.stream().anyMatch(a -> a.daysLate().signum() > 0)) {
+                && in.stream().anyMatch(r -> r.attempt().daysLate().signum() > 0)) {
             why.add(Why.LATE);
         }
         if (marks.stream().anyMatch(m -> m.credit().signum() < 0)

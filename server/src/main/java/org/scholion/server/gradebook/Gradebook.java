@@ -1,7 +1,6 @@
 package org.scholion.server.gradebook;
 
-import java.sql.ResultSet;
-import java.sql.SQLException;
+import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -25,7 +24,6 @@ import org.scholion.server.ledger.MarkView;
 import org.scholion.server.ledger.Standings;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -39,7 +37,7 @@ class Gradebook {
     private final Standings standings;
     private final Editions editions;
     private final Access access;
-    private final JdbcClient db;
+    private final EntityManager entities;
 
     Gradebook(
             Courses courses,
@@ -48,14 +46,14 @@ class Gradebook {
             Standings standings,
             Editions editions,
             Access access,
-            JdbcClient db) {
+            EntityManager entities) {
         this.courses = courses;
         this.attempts = attempts;
         this.ledger = ledger;
         this.standings = standings;
         this.editions = editions;
         this.access = access;
-        this.db = db;
+        this.entities = entities;
     }
 
     record GradebookColumn(UUID assessment, String title) {}
@@ -106,13 +104,12 @@ class Gradebook {
     @Transactional(readOnly = true)
     GradebookView of(Me me, UUID course) {
         Courses.CourseView view = courses.see(me, course);
-        List<GradebookColumn> columns = db.sql("""
-                        select a.id, a.title from assessment a where a.course_id = ?
-                        and exists (select 1 from attempt x where x.assessment_id = a.id and x.handed_in_at is not null)
-                        order by a.made_at""")
-                .param(course)
-                .query((row, n) -> new GradebookColumn(row.getObject(1, UUID.class), row.getString(2)))
-                .list();
+        List<GradebookColumn> columns = entities.createQuery("""
+                        select a.id, a.title from AssessmentRow a where a.course = :course
+                        and exists (select 1 from AttemptRow x where x.assessment = a.id and x.handedInAt is not null)
+                        order by a.madeAt""", GradebookColumn.class)
+                .setParameter("course", course)
+                .getResultList();
         Map<UUID, Map<UUID, GradebookCell>> cells = cells(course);
         List<GradebookRow> rows = view.students().stream()
                 .map(s -> {
@@ -127,41 +124,53 @@ class Gradebook {
 
     private Map<UUID, Map<UUID, GradebookCell>> cells(UUID course) {
         Map<UUID, Map<UUID, List<GradebookCell>>> each = new HashMap<>();
-        db.sql("""
-                        select x.student_id, x.assessment_id, s.*, """ + Standings.SITTING_AWAITS + """
-                                as sitting_awaits, b.percent as back_percent, b.score as back_score,
-                               b.attempt_id is not null as handed_back
-                        from attempt x join assessment a on a.id = x.assessment_id
-                        join standing s on s.school_id = x.school_id and s.attempt_id = x.id
-                        left join lateral (
-                          select r.attempt_id, r.snapshot -> 'result' ->> 'percent' as percent, r.snapshot -> 'result' ->> 'score' as score
-                          from result r where r.attempt_id = x.id order by r.handed_at desc limit 1) b on true
-                        where a.course_id = ? order by x.started_at, x.id""").param(course).query((ResultSet row) -> {
-            each.computeIfAbsent(row.getObject("student_id", UUID.class), s -> new HashMap<>())
-                    .computeIfAbsent(row.getObject("assessment_id", UUID.class), a -> new ArrayList<>())
-                    .add(cell(row));
-        });
+        entities.createQuery("""
+                        select x.student, x.assessment, s.attempt, s.score, s.possible, s.percent, s.band, s.passed,
+                               s.provisional, s.awaitsCurve or\s""" + Standings.SITTING_AWAITS + """
+                               , r.id is not null, r.percent, r.score
+                        from AttemptRow x join AssessmentRow a on a.id = x.assessment
+                        join StandingRow s on s.school = x.school and s.attempt = x.id
+                        left join ResultRow r on r.attempt = x.id and not exists (
+                          select 1 from ResultRow l where l.attempt = r.attempt
+                            and (l.handedAt > r.handedAt or l.handedAt = r.handedAt and l.id > r.id))
+                        where a.course = :course order by x.startedAt, x.id""", Flat.class)
+                .setParameter("course", course)
+                .getResultList()
+                .forEach(row -> each.computeIfAbsent(row.student(), s -> new HashMap<>())
+                        .computeIfAbsent(row.assessment(), a -> new ArrayList<>())
+                        .add(row.cell()));
         Map<UUID, Map<UUID, GradebookCell>> all = new HashMap<>();
         each.forEach((student, own) -> own.forEach((assessment, cells) ->
                 all.computeIfAbsent(student, s -> new HashMap<>()).put(assessment, together(assessment, cells))));
         return all;
     }
 
-    private static GradebookCell cell(ResultSet row) throws SQLException {
-        Standings.Standing standing = Standings.read(row);
-        boolean handedBack = row.getBoolean("handed_back");
-        String shown = row.getString("back_score");
-        // A result that showed no score cannot differ from one.
-        boolean changed = handedBack
-                && shown != null
-                && !(shown.equals(standing.score())
-                        && Objects.equals(row.getString("back_percent"), standing.percent()));
-        return new GradebookCell(standing, handedBack, changed ? changedFrom(row) : null, 1);
-    }
-
-    private static String changedFrom(ResultSet row) throws SQLException {
-        String percent = row.getString("back_percent");
-        return percent == null ? Objects.requireNonNull(row.getString("back_score")) : percent;
+    /** An attempt's standing, and what of it was handed back last. */
+    record Flat(
+            UUID student,
+            UUID assessment,
+            UUID attempt,
+            String score,
+            String possible,
+            @Nullable String percent,
+            @Nullable String band,
+            @Nullable Boolean passed,
+            boolean provisional,
+            boolean awaitsCurve,
+            boolean handedBack,
+            @Nullable String backPercent,
+            @Nullable String backScore) {
+        GradebookCell cell() {
+            Standings.Standing standing = new Standings.Standing(
+                            attempt, score, possible, percent, band, passed, provisional, awaitsCurve)
+                    .asShown();
+            // A result that showed no score cannot differ from one.
+            boolean changed = handedBack
+                    && backScore != null
+                    && !(backScore.equals(standing.score()) && Objects.equals(backPercent, standing.percent()));
+            String was = backPercent == null ? backScore : backPercent;
+            return new GradebookCell(standing, handedBack, changed ? was : null, 1);
+        }
     }
 
     /** One cell for one student, however many attempts there are. */
@@ -186,6 +195,7 @@ class Gradebook {
         Edition edition = editions.require(attempt.assessment());
         Map<String, JsonNode> responses = attempts.responsesOf(attemptId);
         Map<String, LedgerMark> current = ledger.currentOf(attemptId);
+        Map<String, List<LedgerMark>> history = ledger.historyOf(attemptId);
         Standings.Sum sum = Standings.sum(edition, attempt, current, standing);
         List<TraceItem> items = new ArrayList<>();
         for (int i = 0; i < edition.items().size(); i++) {
@@ -194,7 +204,12 @@ class Gradebook {
             // What was not drawn was never asked.
             if (mark != null && !attempt.leftOut().contains(item.id())) {
                 items.add(traceItem(
-                        attempt, item, edition, responses, mark, sum.counted().get(i)));
+                        attempt,
+                        item,
+                        edition,
+                        responses,
+                        history.getOrDefault(item.id(), List.of()),
+                        sum.counted().get(i)));
             }
         }
         return new Trace(
@@ -217,19 +232,16 @@ class Gradebook {
             Item item,
             Edition edition,
             Map<String, JsonNode> responses,
-            LedgerMark mark,
+            List<LedgerMark> marks,
             @Nullable Fraction counted) {
-        List<MarkView> earlier = ledger.history(attempt.id(), item.id()).stream()
-                .skip(1)
-                .map(m -> MarkView.of(item, m))
-                .toList();
+        List<MarkView> told = marks.stream().map(m -> MarkView.of(item, m)).toList();
         return new TraceItem(
                 edition.numberOf(item.id(), attempt.leftOut()),
                 item.id(),
                 item.asked(),
                 Told.in(item, Attempts.answer(item, responses)),
-                MarkView.of(item, mark),
+                told.get(0),
                 counted == null ? null : counted.toExact(),
-                earlier);
+                told.subList(1, told.size()));
     }
 }

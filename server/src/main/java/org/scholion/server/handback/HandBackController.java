@@ -33,8 +33,10 @@ class HandBackController {
     HandingBack.HandBackView of(
             @AuthenticationPrincipal Me me,
             @PathVariable UUID assessment,
-            @RequestParam(required = false) @Nullable UUID section) {
-        return handingBack.of(me, assessment, section);
+            @RequestParam(required = false) @Nullable UUID section,
+            @RequestParam(required = false) @Nullable Integer from,
+            @RequestParam(required = false) @Nullable String words) {
+        return handingBack.of(me, assessment, new HandingBack.Looking(section, from, words));
     }
 
     @PostMapping("/assessments/{assessment}/hand-back")

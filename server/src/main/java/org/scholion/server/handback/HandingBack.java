@@ -7,10 +7,15 @@ import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HexFormat;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.number.Fraction;
@@ -23,6 +28,9 @@ import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;
 import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.LedgerMark;
+import org.scholion.server.ledger.Marked;
+import org.scholion.server.ledger.MarkedPaper;
+import org.scholion.server.ledger.MarkedPapers;
 import org.scholion.server.ledger.Standings;
 import org.scholion.server.ledger.Turns;
 import org.scholion.server.platform.Events;
@@ -46,10 +54,13 @@ public class HandingBack {
     private static final int AT_ONCE = 100;
 
     private static final int LONGEST_MESSAGE = 2_000;
+    private static final int WINDOW = 200;
+    private static final int MOST_BORDERLINE = 50;
 
+    private final MarkedPapers papers;
     private final Attempts attempts;
     private final Ledger ledger;
-    private final Standings standings;
+    private final Changes changes;
     private final Editions editions;
     private final ResultPage page;
     private final Turns turns;
@@ -62,9 +73,10 @@ public class HandingBack {
     private final Clock clock;
 
     HandingBack(
+            MarkedPapers papers,
             Attempts attempts,
             Ledger ledger,
-            Standings standings,
+            Changes changes,
             Editions editions,
             ResultPage page,
             Turns turns,
@@ -75,9 +87,10 @@ public class HandingBack {
             EntityManager entities,
             Ids ids,
             Clock clock) {
+        this.papers = papers;
         this.attempts = attempts;
         this.ledger = ledger;
-        this.standings = standings;
+        this.changes = changes;
         this.editions = editions;
         this.page = page;
         this.turns = turns;
@@ -88,6 +101,21 @@ public class HandingBack {
         this.entities = entities;
         this.ids = ids;
         this.clock = clock;
+    }
+
+    /** What is to be known of a student before handing back to them. */
+    public enum Group {
+        /** Everything is decided and computed, and nothing was handed back. */
+        READY,
+        AWAITS_CURVE,
+        UNDECIDED,
+        /** What was handed back is something else now, and everything of it is decided. */
+        CHANGED,
+        /** The same with something to decide. */
+        CHANGED_UNDECIDED,
+        /** Whether it has changed is being found out. */
+        COMPARING,
+        UNCHANGED
     }
 
     /**
@@ -109,22 +137,65 @@ public class HandingBack {
             boolean awaitsCurve,
             @Nullable Instant handedAt,
             boolean changed,
-            @Nullable Instant seenAt) {}
+            @Nullable Instant seenAt,
+            Group group) {}
+
+    /** How many students are in a group, and how many of them have which band. */
+    public record GroupCount(Group group, int students, Map<String, Integer> bands) {}
+
+    /**
+     * What of the list is looked at.
+     *
+     * @param from the place of the first student; {@code words} in the name, where it is searched
+     */
+    public record Looking(
+            @Nullable UUID section,
+            @Nullable Integer from,
+            @Nullable String words) {}
 
     public record BandLine(String from, String label, String message) {}
 
     /** Students who lie exactly on a bound, so that nobody has to guess which side they are on. */
     public record Borderline(String name, String percent, String bound) {}
 
+    /**
+     * Whom to hand back to.
+     *
+     * @param all how many students there are, and {@code found} how many of them have the words in their names
+     * @param students those from the place {@code from} on
+     * @param borderline the first of those who lie on a bound, and {@code onBounds} how many there are
+     */
     public record HandBackView(
+            int all,
+            int found,
+            int from,
             List<HandBackLine> students,
+            List<GroupCount> groups,
             List<BandLine> bands,
             @Nullable String pass,
+            int onBounds,
             List<Borderline> borderline,
             Jobs.@Nullable JobView work) {}
 
-    /** What is to be handed back to whom. */
-    public record HandBack(List<UUID> attempts, Sees sees, List<ResultPage.Message> messages) {}
+    /**
+     * What is to be handed back to whom.
+     *
+     * @param attempts students by name
+     * @param groups whole groups, of one section where one is named, but for those in {@code except}
+     * @param expected how many these are as far as it was seen; another number is a conflict
+     */
+    public record HandBack(
+            List<UUID> attempts,
+            @Nullable List<Group> groups,
+            @Nullable List<UUID> except,
+            @Nullable UUID section,
+            @Nullable Integer expected,
+            Sees sees,
+            List<ResultPage.Message> messages) {
+        public HandBack(List<UUID> attempts, Sees sees, List<ResultPage.Message> messages) {
+            this(attempts, null, null, null, null, sees, messages);
+        }
+    }
 
     public record Preview(Sees sees, List<ResultPage.Message> messages) {}
 
@@ -138,81 +209,89 @@ public class HandingBack {
     public record HandedBack(
             int students, int unchanged, @Nullable UUID job) {}
 
-    /** The last result that was handed back for an attempt. */
-    record Last(
-            UUID id,
-            UUID attempt,
-            Instant handedAt,
-            String hash,
-            JsonNode snapshot,
-            @Nullable Instant seenAt) {}
-
     @Transactional(readOnly = true)
-    public HandBackView of(Me me, UUID assessment, @Nullable UUID section) {
+    public HandBackView of(Me me, UUID assessment, Looking looking) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
-        Edition edition = editions.latest(assessment).orElse(null);
-        if (edition == null) {
-            return new HandBackView(List.of(), List.of(), null, List.of(), null);
+        MarkedPaper paper = papers.find(assessment, looking.section()).orElse(null);
+        if (paper == null) {
+            return new HandBackView(0, 0, 0, List.of(), List.of(), List.of(), null, 0, List.of(), null);
         }
-        Grading grading = edition.assessment().grading();
-        ResultPage.Common common = page.common(edition);
-        Map<UUID, Standings.Standing> standing = standings.of(assessment);
-        Map<UUID, Last> last = last(assessment);
-        Map<UUID, Map<String, JsonNode>> responses = attempts.responses(assessment);
-        Map<UUID, Map<String, LedgerMark>> marks = ledger.current(assessment);
-        List<HandBackLine> lines = new ArrayList<>();
-        for (Attempt attempt : attempts.in(assessment, section)) {
-            Standings.Standing s = of(standing, attempt);
-            Last l = last.get(attempt.id());
-            boolean changed = l != null
-                    && !ResultFacts.of(l.snapshot().path("result"))
-                            .equals(again(common, attempt, s, responses, marks, l));
-            lines.add(new HandBackLine(
-                    attempt.id(),
-                    attempt.name(),
-                    attempt.section(),
-                    s.score(),
-                    s.possible(),
-                    s.percent(),
-                    s.band(),
-                    s.isFinal(),
-                    s.awaitsCurve(),
-                    l == null ? null : l.handedAt(),
-                    changed,
-                    l == null ? null : l.seenAt()));
-        }
+        Grading grading = paper.edition().assessment().grading();
+        Changes.Found found = changes.of(paper);
+        List<Marked> named = named(paper.attempts(), looking.words());
+        int from = looking.from() == null ? 0 : Math.max(0, Math.min(looking.from(), named.size() - 1));
+        List<Marked> window = named.subList(Math.max(0, from), Math.min(named.size(), Math.max(0, from) + WINDOW));
+        Map<UUID, Instant> seen = changes.seen(window);
+        List<Borderline> borderline = borderline(paper);
         return new HandBackView(
-                lines,
+                paper.attempts().size(),
+                named.size(),
+                Math.max(0, from),
+                window.stream()
+                        .map(m -> line(m, found, seen.get(m.attempt().id())))
+                        .toList(),
+                groups(paper, found),
                 bands(grading),
                 grading.pass() == null ? null : grading.pass().toExact(),
-                borderline(edition, lines),
+                borderline.size(),
+                borderline.stream().limit(MOST_BORDERLINE).toList(),
                 jobs.running(me, assessment).orElse(null));
     }
 
-    /** What the same student would get now, under what they were shown then. */
-    private JsonNode again(
-            ResultPage.Common common,
-            Attempt attempt,
-            Standings.Standing standing,
-            Map<UUID, Map<String, JsonNode>> responses,
-            Map<UUID, Map<String, LedgerMark>> marks,
-            Last last) {
-        JsonNode kept = last.snapshot();
-        StudentResult result = page.page(
-                common,
-                attempt,
-                standing,
-                responses.getOrDefault(attempt.id(), Map.of()),
-                marks.getOrDefault(attempt.id(), Map.of()),
-                Json.MAPPER.treeToValue(kept.get("sees"), Sees.class),
-                messages(kept));
-        return ResultFacts.of(JsonColumn.node(result));
+    private static List<Marked> named(List<Marked> all, @Nullable String words) {
+        if (words == null || words.isBlank()) {
+            return all;
+        }
+        String wanted = words.strip().toLowerCase(Locale.ROOT);
+        return all.stream()
+                .filter(m -> m.attempt().name().toLowerCase(Locale.ROOT).contains(wanted))
+                .toList();
     }
 
-    private static List<ResultPage.Message> messages(JsonNode kept) {
-        List<ResultPage.Message> all = new ArrayList<>();
-        kept.get("messages").forEach(m -> all.add(Json.MAPPER.treeToValue(m, ResultPage.Message.class)));
-        return all;
+    private static HandBackLine line(Marked m, Changes.Found found, @Nullable Instant seen) {
+        Standings.Standing s = m.standing();
+        Attempt attempt = m.attempt();
+        Group group = group(m, found);
+        return new HandBackLine(
+                attempt.id(),
+                attempt.name(),
+                attempt.section(),
+                s.score(),
+                s.possible(),
+                s.percent(),
+                s.band(),
+                s.isFinal(),
+                s.awaitsCurve(),
+                found.handedAt(attempt.id()),
+                group == Group.CHANGED || group == Group.CHANGED_UNDECIDED,
+                seen,
+                group);
+    }
+
+    private static Group group(Marked m, Changes.Found found) {
+        boolean ready = m.standing().isFinal();
+        return switch (found.state(m.attempt().id())) {
+            case NOT_HANDED -> ready ? Group.READY : m.standing().awaitsCurve() ? Group.AWAITS_CURVE : Group.UNDECIDED;
+            case SAME -> Group.UNCHANGED;
+            case OTHER -> ready ? Group.CHANGED : Group.CHANGED_UNDECIDED;
+            case UNKNOWN -> Group.COMPARING;
+        };
+    }
+
+    private static List<GroupCount> groups(MarkedPaper paper, Changes.Found found) {
+        Map<Group, Map<String, Integer>> bands = new EnumMap<>(Group.class);
+        Map<Group, Integer> students = new EnumMap<>(Group.class);
+        for (Marked m : paper.attempts()) {
+            Group group = group(m, found);
+            students.merge(group, 1, Integer::sum);
+            String band = m.standing().band();
+            if (band != null) {
+                bands.computeIfAbsent(group, g -> new TreeMap<>()).merge(band, 1, Integer::sum);
+            }
+        }
+        return students.entrySet().stream()
+                .map(e -> new GroupCount(e.getKey(), e.getValue(), bands.getOrDefault(e.getKey(), Map.of())))
+                .toList();
     }
 
     private static List<BandLine> bands(Grading grading) {
@@ -222,7 +301,8 @@ public class HandingBack {
                 .toList();
     }
 
-    private static List<Borderline> borderline(Edition edition, List<HandBackLine> lines) {
+    private static List<Borderline> borderline(MarkedPaper paper) {
+        Edition edition = paper.edition();
         Grading grading = edition.assessment().grading();
         List<Fraction> bounds =
                 new ArrayList<>(grading.bands().stream().map(Grading.Band::from).toList());
@@ -231,12 +311,13 @@ public class HandingBack {
         }
         edition.file().layout().awards().forEach(a -> bounds.add(a.from()));
         List<Borderline> found = new ArrayList<>();
-        for (HandBackLine line : lines) {
+        for (Marked m : paper.attempts()) {
+            String percent = m.standing().percent();
             bounds.stream()
-                    .filter(b -> line.percent() != null && b.equals(Fraction.exactly(line.percent())))
+                    .filter(b -> percent != null && b.equals(Fraction.exactly(percent)))
                     .findFirst()
                     .ifPresent(
-                            b -> found.add(new Borderline(line.name(), String.valueOf(line.percent()), b.toExact())));
+                            b -> found.add(new Borderline(m.attempt().name(), String.valueOf(percent), b.toExact())));
         }
         return found;
     }
@@ -251,9 +332,15 @@ public class HandingBack {
     /** Hands back at once to a class, and in the background to many. */
     public HandedBack handBack(Me me, UUID assessment, HandBack wanted) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
-        List<UUID> ids = wanted.attempts().stream().distinct().toList();
+        List<UUID> ids = chosen(assessment, wanted);
         if (ids.isEmpty()) {
             throw Refused.invalid("attempts", "choose at least one student");
+        }
+        if (wanted.expected() != null && wanted.expected() != ids.size()) {
+            throw Refused.conflict(
+                    "changed-meanwhile",
+                    "It would be " + ids.size() + " students now, not " + wanted.expected()
+                            + ": something has come in or was decided meanwhile. Nothing was handed back; look again.");
         }
         check(wanted.messages());
         requireOwn(assessment, ids);
@@ -265,6 +352,24 @@ public class HandingBack {
             return new HandedBack(ids.size(), 0, job);
         }
         return new HandedBack(ids.size(), some(me, assessment, ids, wanted, edition), null);
+    }
+
+    /** Students by name, and those of whole groups as they are now. */
+    private List<UUID> chosen(UUID assessment, HandBack wanted) {
+        Set<UUID> ids = new LinkedHashSet<>(wanted.attempts());
+        List<Group> groups = wanted.groups() == null ? List.of() : wanted.groups();
+        if (!groups.isEmpty()) {
+            papers.find(assessment, wanted.section()).ifPresent(paper -> {
+                Changes.Found found = changes.of(paper);
+                paper.attempts().stream()
+                        .filter(m -> groups.contains(group(m, found)))
+                        .forEach(m -> ids.add(m.attempt().id()));
+            });
+        }
+        if (wanted.except() != null) {
+            wanted.except().forEach(ids::remove);
+        }
+        return List.copyOf(ids);
     }
 
     private static void check(List<ResultPage.Message> messages) {
@@ -303,21 +408,21 @@ public class HandingBack {
                                 + " results and hand back to the others.");
             }
             ResultPage.Common common = page.common(latest);
-            Map<UUID, Standings.Standing> standing = standings.of(ids);
             Map<UUID, Map<String, JsonNode>> responses = attempts.responsesOf(ids);
             Map<UUID, Map<String, LedgerMark>> marks = ledger.currentOf(ids);
             Map<UUID, String> last = lastHashes(ids);
             List<ResultRow> rows = new ArrayList<>();
-            for (Attempt attempt : attempts.some(ids)) {
+            for (Marked m : papers.some(latest, ids).attempts()) {
+                Attempt attempt = m.attempt();
                 StudentResult result = page.page(
                         common,
                         attempt,
-                        of(standing, attempt),
+                        m.standing(),
                         responses.getOrDefault(attempt.id(), Map.of()),
                         marks.getOrDefault(attempt.id(), Map.of()),
                         wanted.sees(),
                         wanted.messages());
-                ResultRow row = row(me, attempt, result, wanted);
+                ResultRow row = row(me, attempt, result, wanted, Changes.madeOf(latest, m));
                 if (!row.hash.equals(last.get(attempt.id()))) {
                     entities.persist(row);
                     rows.add(row);
@@ -331,15 +436,10 @@ public class HandingBack {
         });
     }
 
-    private Standings.Standing of(Map<UUID, Standings.Standing> read, Attempt attempt) {
-        Standings.Standing standing = read.get(attempt.id());
-        return standing == null ? standings.ofAttempt(attempt) : standing;
-    }
-
     private Map<UUID, String> lastHashes(List<UUID> ids) {
         Map<UUID, String> all = new HashMap<>();
         entities.createQuery(
-                        "select r.attempt, r.hash from ResultRow r where r.attempt in (:ids) and " + IS_LAST,
+                        "select r.attempt, r.hash from ResultRow r where r.attempt in (:ids) and " + Changes.IS_LAST,
                         Hash.class)
                 .setParameter("ids", ids)
                 .getResultList()
@@ -349,11 +449,6 @@ public class HandingBack {
 
     record Hash(UUID attempt, String hash) {}
 
-    /** No later result of the same attempt is there. */
-    private static final String IS_LAST = """
-            not exists (select 1 from ResultRow l where l.attempt = r.attempt
-              and (l.handedAt > r.handedAt or l.handedAt = r.handedAt and l.id > r.id))""";
-
     private Attempt requireIn(UUID id) {
         Attempt attempt = attempts.require(id);
         if (!attempt.isIn()) {
@@ -362,7 +457,7 @@ public class HandingBack {
         return attempt;
     }
 
-    private ResultRow row(Me me, Attempt attempt, StudentResult result, HandBack wanted) {
+    private ResultRow row(Me me, Attempt attempt, StudentResult result, HandBack wanted, String madeOf) {
         JsonNode shown = JsonColumn.node(result);
         ObjectNode snapshot = JsonNodeFactory.instance.objectNode();
         snapshot.set("result", shown);
@@ -376,21 +471,8 @@ public class HandingBack {
                 clock.instant(),
                 me.id(),
                 snapshot,
-                hash(ResultFacts.of(shown)));
-    }
-
-    /** The last result of each attempt of an assessment. */
-    @Transactional(readOnly = true)
-    Map<UUID, Last> last(UUID assessment) {
-        Map<UUID, Last> all = new HashMap<>();
-        entities.createQuery("""
-                        select r.id, r.attempt, r.handedAt, r.hash, r.snapshot,
-                               (select max(o.seenAt) from ResultRow o where o.attempt = r.attempt)
-                        from ResultRow r join AttemptRow x on x.id = r.attempt where x.assessment = :assessment and\s""" + IS_LAST, Last.class)
-                .setParameter("assessment", assessment)
-                .getResultList()
-                .forEach(l -> all.put(l.attempt(), l));
-        return all;
+                hash(ResultFacts.of(shown)),
+                madeOf);
     }
 
     static String hash(JsonNode facts) {

@@ -2,6 +2,7 @@ package org.scholion.server.handback;
 
 import java.util.List;
 import java.util.UUID;
+import java.util.function.IntConsumer;
 import org.scholion.formats.json.Json;
 import org.scholion.server.person.People;
 import org.scholion.server.platform.LongWork;
@@ -33,7 +34,7 @@ class HandingBackWork implements LongWork {
     record Input(HandingBack.HandBack wanted, int edition) {}
 
     @Override
-    public int step(Order order, int done) {
+    public int step(Order order, int done, IntConsumer progress) {
         Input input = input(order);
         List<UUID> attempts = input.wanted().attempts();
         int to = Math.min(attempts.size(), done + AT_A_TIME);

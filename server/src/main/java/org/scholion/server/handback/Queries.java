@@ -3,10 +3,13 @@ package org.scholion.server.handback;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Told;
 import org.scholion.core.item.Item;
@@ -30,6 +33,7 @@ import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
 
 /** Queries of students about their marks: they wait like any other pile, and may change a mark. */
 @Service
@@ -96,7 +100,7 @@ public class Queries {
     /** The queries of one's courses: those that wait first, the oldest on top; then the latest answered ones. */
     @Transactional(readOnly = true)
     public List<QueryView> list(Me me) {
-        return entities.createQuery("""
+        List<Row> rows = entities.createQuery("""
                         select q, a.title, s.name from QueryRow q
                         join AssessmentRow a on a.id = q.assessment join AttemptRow x on x.id = q.attempt
                         join Section s on s.id = x.section
@@ -104,16 +108,39 @@ public class Queries {
                         order by case when q.repliedAt is null then 0 else 1 end, q.repliedAt desc, q.askedAt""", Row.class)
                 .setParameter("me", me.id())
                 .setMaxResults(200)
-                .getResultStream()
-                .map(r -> view(r.query(), r.title(), r.section()))
+                .getResultList();
+        About about = about(rows.stream().map(Row::query).toList());
+        return rows.stream()
+                .map(r -> view(r.query(), r.title(), r.section(), about))
                 .toList();
     }
 
-    private QueryView view(QueryRow q, String title, String section) {
-        Attempt attempt = attempts.require(q.attempt);
-        Edition edition = editions.require(attempt.assessment());
+    /** What queries are about, read at once for all of them. */
+    private record About(
+            Map<UUID, Attempt> attempts,
+            Map<UUID, Edition> editions,
+            Map<UUID, Map<String, JsonNode>> responses,
+            Map<UUID, Map<String, LedgerMark>> marks) {}
+
+    private About about(List<QueryRow> queries) {
+        List<UUID> ids = queries.stream().map(q -> q.attempt).distinct().toList();
+        Set<String> items = queries.stream().map(q -> q.item).collect(Collectors.toSet());
+        Map<UUID, Attempt> own = new HashMap<>();
+        Map<UUID, Edition> latest = new HashMap<>();
+        for (Attempt attempt : attempts.some(ids)) {
+            own.put(attempt.id(), attempt);
+            latest.computeIfAbsent(attempt.assessment(), editions::require);
+        }
+        return new About(own, latest, attempts.responsesOf(ids, items), ledger.currentOf(ids, items));
+    }
+
+    private QueryView view(QueryRow q, String title, String section, About about) {
+        Attempt attempt = Objects.requireNonNull(about.attempts().get(q.attempt));
+        Edition edition = Objects.requireNonNull(about.editions().get(attempt.assessment()));
         Item item = item(edition, q.item);
-        Map<String, LedgerMark> marks = ledger.currentOf(q.attempt);
+        LedgerMark mark = Objects.requireNonNull(
+                about.marks().getOrDefault(q.attempt, Map.of()).get(q.item));
+        Map<String, JsonNode> said = about.responses().getOrDefault(q.attempt, Map.of());
         return new QueryView(
                 q.id,
                 attempt.assessment(),
@@ -123,14 +150,14 @@ public class Queries {
                 q.item,
                 edition.numberOf(q.item, attempt.leftOut()),
                 item.asked(),
-                Told.in(item, Attempts.answer(item, attempts.responsesOf(q.attempt))),
-                MarkView.of(item, Objects.requireNonNull(marks.get(q.item))),
+                Told.in(item, Attempts.answer(item, said)),
+                MarkView.of(item, mark),
                 HowItScores.of(item),
                 q.words,
                 q.askedAt,
                 q.reply,
                 q.repliedAt,
-                seen.mark(Objects.requireNonNull(marks.get(q.item))));
+                seen.mark(mark));
     }
 
     /** What giving so many points instead would do. */

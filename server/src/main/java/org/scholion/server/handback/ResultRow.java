@@ -6,6 +6,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.annotations.Formula;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
@@ -42,6 +43,27 @@ class ResultRow {
     @Nullable
     Instant seenAt;
 
+    /** What it shows as the whole; null where it shows no score. */
+    @Formula("snapshot -> 'result' ->> 'percent'")
+    @Nullable
+    String percent;
+
+    @Formula("snapshot -> 'result' ->> 'score'")
+    @Nullable
+    String score;
+
+    /** What of the attempt it was made of; null for those that were made before that was kept. */
+    @Column(name = "made_of")
+    @Nullable
+    String madeOf;
+
+    /** What it was compared with last, and whether that makes another result. */
+    @Column(name = "compared_to")
+    @Nullable
+    String comparedTo;
+
+    boolean changed;
+
     @SuppressWarnings("NullAway.Init")
     protected ResultRow() {}
 
@@ -53,7 +75,8 @@ class ResultRow {
             Instant handedAt,
             UUID handedBy,
             JsonNode snapshot,
-            String hash) {
+            String hash,
+            String madeOf) {
         this.id = id;
         this.school = school;
         this.attempt = attempt;
@@ -62,5 +85,6 @@ class ResultRow {
         this.handedBy = handedBy;
         this.snapshot = snapshot;
         this.hash = hash;
+        this.madeOf = madeOf;
     }
 }

@@ -10,38 +10,42 @@ import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.JsonNode;
 
 /** An assessment while it is written; its draft has the form of the assessment file, without frameworks. */
 @Entity
 @Table(name = "assessment")
 class AssessmentRow {
     @Id
-    UUID id = new UUID(0, 0);
+    UUID id;
 
     @Column(name = "school_id")
-    UUID school = new UUID(0, 0);
+    UUID school;
 
     @Column(name = "course_id")
-    UUID course = new UUID(0, 0);
+    UUID course;
 
-    String title = "";
+    String title;
 
     @JdbcTypeCode(SqlTypes.JSON)
-    String draft = "{}";
+    JsonNode draft;
 
     @Version
     Integer revision;
 
     @Column(name = "made_by")
-    UUID madeBy = new UUID(0, 0);
+    UUID madeBy;
 
     @Column(name = "made_at")
-    Instant madeAt = Instant.EPOCH;
+    Instant madeAt;
 
     @Column(name = "changed_by")
     @Nullable
     UUID changedBy;
 
     @Column(name = "changed_at")
-    Instant changedAt = Instant.EPOCH;
+    Instant changedAt;
+
+    @SuppressWarnings("NullAway.Init")
+    AssessmentRow() {}
 }

@@ -98,7 +98,7 @@ public class Assessments {
         row.school = me.school();
         row.course = course;
         row.title = Lengths.name("title", title);
-        row.draft = Json.write(empty(row.title));
+        row.draft = empty(row.title);
         row.madeBy = me.id();
         row.madeAt = clock.instant();
         row.changedAt = row.madeAt;
@@ -122,7 +122,7 @@ public class Assessments {
     public KeyView key(Me me, UUID id) {
         access.require(me, Access.Action.USE_KEY, id);
         AssessmentRow row = repository.findById(id).orElseThrow(Refused::notFound);
-        JsonNode draft = JsonColumn.read(row.draft);
+        JsonNode draft = row.draft;
         List<JsonNode> known = frameworks.ofCourse(row.course);
         DraftCheck check = DraftCheck.of(withFrameworks(draft, known));
         return new KeyView(
@@ -162,7 +162,7 @@ public class Assessments {
     @Transactional
     public List<String> append(Me me, UUID id, List<JsonNode> items) {
         AssessmentRow row = mine(me, id);
-        ObjectNode draft = JsonColumn.read(row.draft).deepCopy().asObject();
+        ObjectNode draft = row.draft.deepCopy().asObject();
         List<String> ids = NewIds.append(draft, items);
         save(me, id, JsonColumn.plain(draft), row.revision);
         return ids;
@@ -175,7 +175,7 @@ public class Assessments {
         AssessmentRow row = repository.findById(from).orElseThrow(Refused::notFound);
         String title = copyOf(row.title);
         UUID made = create(me, course, title);
-        ObjectNode draft = JsonColumn.read(row.draft).deepCopy().asObject();
+        ObjectNode draft = row.draft.deepCopy().asObject();
         draft.put("title", title);
         save(me, made, JsonColumn.plain(draft), 0);
         return made;
@@ -207,9 +207,9 @@ public class Assessments {
             throw Refused.invalid("", "a key is one object of at most four megabytes");
         }
         Lengths.document(draft);
-        history.keep(row.id, person, JsonColumn.read(row.draft), draft);
+        history.keep(row.id, person, row.draft, draft);
         files.note(row.school, FileUses.Kind.KEY, row.id, draft);
-        row.draft = text;
+        row.draft = draft;
         row.changedBy = person;
         row.title = draft.path("title").asString("").isBlank()
                 ? row.title
@@ -223,7 +223,7 @@ public class Assessments {
     @Transactional(readOnly = true)
     public JsonNode whole(UUID id) {
         AssessmentRow row = repository.findById(id).orElseThrow(Refused::notFound);
-        return withFrameworks(JsonColumn.read(row.draft), frameworks.ofCourse(row.course));
+        return withFrameworks(row.draft, frameworks.ofCourse(row.course));
     }
 
     /** The draft as it is given out: the draws that are made once are made now, and the draft follows them. */

@@ -104,7 +104,7 @@ public class Editions {
                         Frozen.class)
                 .setParameter("id", id)
                 .getSingleResult();
-        return Edition.compile(row.assessment(), row.number(), row.definition(), rulings(row.rulings()));
+        return Edition.compile(row.assessment(), row.number(), row.definition(), read(row.rulings()));
     }
 
     record Frozen(UUID assessment, int number, JsonNode definition, JsonNode rulings) {}
@@ -123,7 +123,7 @@ public class Editions {
         row.assessment = edition.assessmentId();
         row.number = edition.number();
         row.definition = edition.definition();
-        row.rulings = rulings(edition.rulings());
+        row.rulings = written(edition.rulings());
         row.why = why;
         row.undoes = undoes;
         row.madeBy = me.id();
@@ -156,14 +156,15 @@ public class Editions {
     @Transactional(readOnly = true)
     public List<EditionLine> history(UUID assessment) {
         return entities.createQuery("""
-                        select e.number, e.why, e.undoes, p.given || ' ' || p.family, e.madeAt
+                        select e.number, e.why, e.undoes, p.name, e.madeAt
                         from EditionRow e join Person p on p.id = e.madeBy
                         where e.assessment = :assessment order by e.number desc""", EditionLine.class)
                 .setParameter("assessment", assessment)
                 .getResultList();
     }
 
-    private static List<Ruling> rulings(JsonNode node) {
+    /** Rulings as they are kept. */
+    public static List<Ruling> read(JsonNode node) {
         List<Ruling> all = new ArrayList<>();
         for (JsonNode one : node) {
             all.add(new Ruling(
@@ -175,7 +176,7 @@ public class Editions {
         return all;
     }
 
-    private static ArrayNode rulings(List<Ruling> rulings) {
+    public static ArrayNode written(List<Ruling> rulings) {
         ArrayNode all = JsonNodeFactory.instance.arrayNode();
         for (Ruling ruling : rulings) {
             ObjectNode one = all.addObject()

@@ -82,7 +82,7 @@ class ItemHistory {
     @Transactional(readOnly = true)
     List<ItemVersion> of(UUID assessment, String item) {
         return entities.createQuery("""
-                        select p.given || ' ' || p.family, h.at, h.definition
+                        select p.name, h.at, h.definition
                         from ItemHistoryRow h join Person p on p.id = h.by
                         where h.assessment = :assessment and h.item = :item order by h.at desc""", Was.class)
                 .setParameter("assessment", assessment)

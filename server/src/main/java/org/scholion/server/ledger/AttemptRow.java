@@ -47,6 +47,11 @@ class AttemptRow {
     @Nullable
     Instant handedInAt;
 
+    /** When its time on screen is over; null for what comes in otherwise. */
+    @Column(name = "due_at")
+    @Nullable
+    Instant dueAt;
+
     /** The items that it was not drawn. */
     @Column(name = "left_out")
     String[] leftOut;

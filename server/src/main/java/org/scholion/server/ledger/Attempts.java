@@ -1,24 +1,25 @@
 package org.scholion.server.ledger;
 
-import java.sql.ResultSet;
-import java.sql.SQLException;
-import java.sql.Timestamp;
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.LockModeType;
+import jakarta.persistence.TypedQuery;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
 import org.scholion.core.item.Item;
 import org.scholion.core.number.Fraction;
+import org.scholion.server.platform.Batches;
 import org.scholion.server.platform.Ids;
-import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Refused;
-import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -27,143 +28,261 @@ import tools.jackson.databind.JsonNode;
 /** Attempts and what they say. A response is written once, when the attempt is handed in, and never changed. */
 @Service
 public class Attempts {
-    private static final String SELECT = """
-            select x.*, p.given, p.family, e.number as edition from attempt x
-            join person p on p.id = x.student_id join edition e on e.id = x.edition_id\s""";
+    static final String FIELDS = """
+            x.id, x.school, x.assessment, x.sitting, x.section, x.student, p.given, p.family, x.number, e.number, x.way,
+            x.leftOut, x.daysLate, x.startedAt, x.handedInAt\s""";
+    private static final String SELECT = "select " + FIELDS + """
+             from AttemptRow x join Person p on p.id = x.student join EditionRow e on e.id = x.edition where\s""";
+    static final String ORDER = " order by p.family, p.given, x.number";
     private static final String RESPONSES = """
-            select r.attempt_id, r.item, r.answer from attempt x
-            join response r on r.school_id = x.school_id and r.attempt_id = x.id where\s""";
+            select r.attempt, r.item, r.answer from AttemptRow x
+            join ResponseRow r on r.school = x.school and r.attempt = x.id where\s""";
     private static final String LATE = """
-            select l.attempt_id, l.item, l.answer from attempt x
-            join late_answer l on l.school_id = x.school_id and l.attempt_id = x.id and l.decision = 'COUNTS' where\s""";
-    private static final String ORDER = " order by p.family, p.given, x.number";
+            select l.attempt, l.item, l.answer from AttemptRow x
+            join LateAnswer l on l.school = x.school and l.attempt = x.id where l.decision = COUNTS and\s""";
 
-    private final JdbcClient db;
-    private final JdbcTemplate batch;
+    private final EntityManager entities;
+    private final Batches batches;
     private final Ids ids;
 
-    Attempts(JdbcClient db, JdbcTemplate batch, Ids ids) {
-        this.db = db;
-        this.batch = batch;
+    Attempts(EntityManager entities, Batches batches, Ids ids) {
+        this.entities = entities;
+        this.batches = batches;
         this.ids = ids;
     }
 
-    /** What has to be known to begin an attempt. */
+    /**
+     * What has to be known to begin an attempt.
+     *
+     * @param due when its time is over; null for what comes in otherwise than on screen
+     */
     public record Beginning(
-            UUID school, UUID assessment, UUID sitting, UUID section, UUID student, UUID edition, Attempt.Way way) {}
+            UUID school,
+            UUID assessment,
+            UUID sitting,
+            UUID section,
+            UUID student,
+            UUID edition,
+            Attempt.Way way,
+            @Nullable Instant due) {}
+
+    /** An attempt as it lies in the table. */
+    record Flat(
+            UUID id,
+            UUID school,
+            UUID assessment,
+            UUID sitting,
+            UUID section,
+            UUID student,
+            String given,
+            String family,
+            int number,
+            int edition,
+            Attempt.Way way,
+            String[] leftOut,
+            String daysLate,
+            Instant startedAt,
+            @Nullable Instant handedInAt) {
+        Attempt attempt() {
+            return new Attempt(
+                    id,
+                    school,
+                    assessment,
+                    sitting,
+                    section,
+                    student,
+                    given,
+                    family,
+                    number,
+                    edition,
+                    way,
+                    Set.of(leftOut),
+                    daysLate.equals("0") ? Fraction.ZERO : Fraction.exactly(daysLate),
+                    startedAt,
+                    handedInAt);
+        }
+    }
+
+    /** What an attempt says to an item. */
+    record Response(UUID attempt, String item, JsonNode answer) {}
 
     /** Notes how late an attempt came in, in days. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void setLate(UUID attempt, Fraction days) {
-        db.sql("update attempt set days_late = ? where id = ?")
-                .params(days.toExact(), attempt)
-                .update();
+        entities.createQuery("update AttemptRow x set x.daysLate = :days where x.id = :id")
+                .setParameter("days", days.toExact())
+                .setParameter("id", attempt)
+                .executeUpdate();
     }
 
     /** Notes which items attempts were not drawn, beside those that are noted already. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void leaveOut(Collection<UUID> some, Set<String> items) {
         if (!some.isEmpty() && !items.isEmpty()) {
-            db.sql("update attempt set left_out = array(select distinct unnest(left_out || cast(:items as text[])))"
-                            + " where id in (:ids)")
-                    .param("items", items.toArray(new String[0]))
-                    .param("ids", some)
-                    .update();
+            // Adding to an array without what is in it already is PostgreSQL's own.
+            entities.createNativeQuery("update attempt set left_out = array(select distinct unnest(left_out || :items))"
+                            + " where id = any(:ids)")
+                    .setParameter("items", items.toArray(new String[0]))
+                    .setParameter("ids", some.toArray(new UUID[0]))
+                    .executeUpdate();
         }
     }
 
+    /** @param leftOut the items that an attempt of this id is not drawn */
     @Transactional(propagation = Propagation.MANDATORY)
-    public UUID begin(Beginning b, Instant at) {
-        UUID id = ids.next();
-        db.sql("""
-                        insert into attempt (school_id, id, assessment_id, sitting_id, section_id, student_id, number,
-                                             edition_id, way, started_at)
-                        values (?, ?, ?, ?, ?, ?, 1, ?, ?, ?)""")
-                .params(
-                        b.school(),
-                        id,
-                        b.assessment(),
-                        b.sitting(),
-                        b.section(),
-                        b.student(),
-                        b.edition(),
-                        b.way().name(),
-                        Timestamp.from(at))
-                .update();
-        return id;
+    public UUID begin(Beginning b, Function<UUID, Set<String>> leftOut, Instant at) {
+        AttemptRow row = new AttemptRow();
+        row.id = ids.next();
+        row.school = b.school();
+        row.assessment = b.assessment();
+        row.sitting = b.sitting();
+        row.section = b.section();
+        row.student = b.student();
+        row.number = 1;
+        row.edition = b.edition();
+        row.way = b.way();
+        row.dueAt = b.due();
+        row.startedAt = at;
+        row.leftOut = leftOut.apply(row.id).toArray(new String[0]);
+        row.daysLate = "0";
+        batches.insert(List.of(row));
+        return row.id;
+    }
+
+    /** Other times for those who are at work in a sitting. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void dueAt(UUID sitting, Instant closes, @Nullable Integer minutes) {
+        String update = "update AttemptRow x set x.dueAt = %s"
+                + " where x.sitting = :sitting and x.handedInAt is null and x.way = SCREEN";
+        if (minutes == null) {
+            entities.createQuery(update.formatted(":closes"))
+                    .setParameter("closes", closes)
+                    .setParameter("sitting", sitting)
+                    .executeUpdate();
+            return;
+        }
+        Instant late = closes.minus(Duration.ofMinutes(minutes));
+        entities.createQuery(update.formatted(":closes") + " and x.startedAt >= :late")
+                .setParameter("closes", closes)
+                .setParameter("late", late)
+                .setParameter("sitting", sitting)
+                .executeUpdate();
+        entities.createQuery(update.formatted("x.startedAt + " + minutes + " minute") + " and x.startedAt < :late")
+                .setParameter("late", late)
+                .setParameter("sitting", sitting)
+                .executeUpdate();
+    }
+
+    /** Whether anybody has begun in a sitting. */
+    @Transactional(readOnly = true)
+    public boolean isBegun(UUID sitting) {
+        return !entities.createQuery("select x.id from AttemptRow x where x.sitting = :sitting", UUID.class)
+                .setParameter("sitting", sitting)
+                .setMaxResults(1)
+                .getResultList()
+                .isEmpty();
+    }
+
+    /** A student's attempt in a sitting. */
+    @Transactional(readOnly = true)
+    public Optional<UUID> find(UUID sitting, UUID student) {
+        return entities.createQuery(
+                        "select x.id from AttemptRow x where x.sitting = :sitting and x.student = :student", UUID.class)
+                .setParameter("sitting", sitting)
+                .setParameter("student", student)
+                .getResultStream()
+                .findFirst();
     }
 
     /** Writes the responses of an attempt, once and for ever, and marks it as handed in; false when it already was. */
     @Transactional(propagation = Propagation.MANDATORY)
     public boolean handIn(Attempt attempt, Map<String, JsonNode> answers, Instant at) {
-        int updated = db.sql(
-                        "update attempt set handed_in_at = ?, trouble = null, trouble_at = null where id = ? and handed_in_at is null")
-                .params(Timestamp.from(at), attempt.id())
-                .update();
-        if (updated == 1) {
-            List<Object[]> rows = answers.entrySet().stream()
-                    .map(e -> new Object[] {
-                        attempt.school(), attempt.id(), e.getKey(), JsonColumn.of(e.getValue()), Timestamp.from(at)
-                    })
-                    .toList();
-            batch.batchUpdate(
-                    "insert into response (school_id, attempt_id, item, answer, at) values (?, ?, ?, ?, ?)", rows);
+        boolean first = entities.createQuery("""
+                        update AttemptRow x set x.handedInAt = :at, x.trouble = null, x.troubleAt = null
+                        where x.id = :id and x.handedInAt is null""")
+                        .setParameter("at", at)
+                        .setParameter("id", attempt.id())
+                        .executeUpdate()
+                == 1;
+        if (first) {
+            batches.insert(answers.entrySet().stream()
+                    .map(e -> new ResponseRow(attempt, e.getKey(), e.getValue(), at))
+                    .toList());
         }
-        return updated == 1;
+        return first;
+    }
+
+    /** Notes why an attempt could not be taken in at the end of its time. */
+    @Transactional
+    public void note(UUID attempt, String trouble, Instant at) {
+        entities.createQuery("update AttemptRow x set x.trouble = :trouble, x.troubleAt = :at where x.id = :id")
+                .setParameter("trouble", trouble)
+                .setParameter("at", at)
+                .setParameter("id", attempt)
+                .executeUpdate();
     }
 
     /** Keeps attempts to this transaction until it ends, always in the same order, so that nobody waits in a ring. */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void hold(Collection<UUID> ids) {
-        if (!ids.isEmpty()) {
-            db.sql("select id from attempt where id in (:ids) order by id for update")
-                    .param("ids", ids)
-                    .query()
-                    .listOfRows();
+    public void hold(Collection<UUID> some) {
+        if (!some.isEmpty()) {
+            held(some);
         }
     }
 
     /** Keeps the attempt to this transaction until it ends; true while it is not handed in. */
     @Transactional(propagation = Propagation.MANDATORY)
     public boolean hold(UUID id) {
-        return db.sql("select handed_in_at is null from attempt where id = ? for update")
-                .param(id)
-                .query(Boolean.class)
-                .single();
+        List<Boolean> open = held(List.of(id));
+        if (open.isEmpty()) {
+            throw Refused.notFound();
+        }
+        return open.get(0);
+    }
+
+    private List<Boolean> held(Collection<UUID> some) {
+        return entities.createQuery(
+                        "select x.handedInAt is null from AttemptRow x where x.id in (:ids) order by x.id",
+                        Boolean.class)
+                .setParameter("ids", some)
+                .setLockMode(LockModeType.PESSIMISTIC_WRITE)
+                .getResultList();
     }
 
     @Transactional(readOnly = true)
     public Attempt require(UUID id) {
-        return db.sql(SELECT + "where x.id = ?")
-                .param(id)
-                .query((row, n) -> attempt(row))
-                .optional()
-                .orElseThrow(Refused::notFound);
+        return query("x.id = :id", "")
+                .setParameter("id", id)
+                .getResultStream()
+                .findFirst()
+                .orElseThrow(Refused::notFound)
+                .attempt();
     }
 
     /** Some attempts, by family name. */
     @Transactional(readOnly = true)
-    public List<Attempt> some(Collection<UUID> ids) {
-        return ids.isEmpty()
+    public List<Attempt> some(Collection<UUID> some) {
+        return some.isEmpty()
                 ? List.of()
-                : db.sql(SELECT + "where x.id in (:ids)" + ORDER)
-                        .param("ids", ids)
-                        .query((row, n) -> attempt(row))
-                        .list();
+                : attempts(query("x.id in (:ids)", ORDER).setParameter("ids", some));
     }
 
     /** The attempts of an assessment, of one section where one is named, by family name. */
     @Transactional(readOnly = true)
     public List<Attempt> of(UUID assessment, @Nullable UUID section) {
         return section == null
-                ? db.sql(SELECT + "where x.assessment_id = ?" + ORDER)
-                        .param(assessment)
-                        .query((row, n) -> attempt(row))
-                        .list()
-                : db.sql(SELECT + "where x.assessment_id = ? and x.section_id = ?" + ORDER)
-                        .params(assessment, section)
-                        .query((row, n) -> attempt(row))
-                        .list();
+                ? attempts(query("x.assessment = :assessment", ORDER).setParameter("assessment", assessment))
+                : attempts(query("x.assessment = :assessment and x.section = :section", ORDER)
+                        .setParameter("assessment", assessment)
+                        .setParameter("section", section));
+    }
+
+    private TypedQuery<Flat> query(String which, String order) {
+        return entities.createQuery(SELECT + which + order, Flat.class);
+    }
+
+    private static List<Attempt> attempts(TypedQuery<Flat> query) {
+        return query.getResultList().stream().map(Flat::attempt).toList();
     }
 
     /** Those of an assessment that are handed in: the ones that count. */
@@ -176,8 +295,8 @@ public class Attempts {
     @Transactional(readOnly = true)
     public Map<UUID, Map<String, JsonNode>> responses(UUID assessment) {
         return late(
-                byAttempt(db.sql(RESPONSES + "x.assessment_id = :assessment").param("assessment", assessment)),
-                db.sql(LATE + "x.assessment_id = :assessment").param("assessment", assessment));
+                byAttempt(responses(RESPONSES + "x.assessment = :of").setParameter("of", assessment)),
+                responses(LATE + "x.assessment = :of").setParameter("of", assessment));
     }
 
     /** What an assessment's attempts say to some items only. */
@@ -186,29 +305,46 @@ public class Attempts {
         return items.isEmpty()
                 ? Map.of()
                 : late(
-                        byAttempt(db.sql(RESPONSES + "x.assessment_id = :assessment and r.item in (:items)")
-                                .param("assessment", assessment)
-                                .param("items", items)),
-                        db.sql(LATE + "x.assessment_id = :assessment and l.item in (:items)")
-                                .param("assessment", assessment)
-                                .param("items", items));
+                        byAttempt(responses(RESPONSES + "x.assessment = :of and r.item in (:items)")
+                                .setParameter("of", assessment)
+                                .setParameter("items", items)),
+                        responses(LATE + "x.assessment = :of and l.item in (:items)")
+                                .setParameter("of", assessment)
+                                .setParameter("items", items));
+    }
+
+    /** What some attempts say to some items. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Map<String, JsonNode>> responsesOf(Collection<UUID> some, Set<String> items) {
+        return some.isEmpty() || items.isEmpty()
+                ? Map.of()
+                : late(
+                        byAttempt(responses(RESPONSES + "x.id in (:of) and r.item in (:items)")
+                                .setParameter("of", some)
+                                .setParameter("items", items)),
+                        responses(LATE + "x.id in (:of) and l.item in (:items)")
+                                .setParameter("of", some)
+                                .setParameter("items", items));
+    }
+
+    private TypedQuery<Response> responses(String query) {
+        return entities.createQuery(query, Response.class);
     }
 
     /** A late answer that counts stands in the place of what was handed in. */
     private static Map<UUID, Map<String, JsonNode>> late(
-            Map<UUID, Map<String, JsonNode>> all, JdbcClient.StatementSpec late) {
+            Map<UUID, Map<String, JsonNode>> all, TypedQuery<Response> late) {
         byAttempt(late)
                 .forEach((attempt, answers) ->
                         all.computeIfAbsent(attempt, a -> new LinkedHashMap<>()).putAll(answers));
         return all;
     }
 
-    private static Map<UUID, Map<String, JsonNode>> byAttempt(JdbcClient.StatementSpec query) {
+    private static Map<UUID, Map<String, JsonNode>> byAttempt(TypedQuery<Response> query) {
         Map<UUID, Map<String, JsonNode>> all = new LinkedHashMap<>();
-        query.query((ResultSet row) -> {
-            all.computeIfAbsent(row.getObject(1, UUID.class), a -> new LinkedHashMap<>())
-                    .put(row.getString(2), JsonColumn.read(row.getString(3)));
-        });
+        query.getResultList()
+                .forEach(r -> all.computeIfAbsent(r.attempt(), a -> new LinkedHashMap<>())
+                        .put(r.item(), r.answer()));
         return all;
     }
 
@@ -219,40 +355,20 @@ public class Attempts {
 
     /** What some attempts say, by attempt and item. */
     @Transactional(readOnly = true)
-    public Map<UUID, Map<String, JsonNode>> responsesOf(Collection<UUID> attempts) {
-        return attempts.isEmpty()
+    public Map<UUID, Map<String, JsonNode>> responsesOf(Collection<UUID> some) {
+        return some.isEmpty()
                 ? Map.of()
-                : late(handedIn(attempts), db.sql(LATE + "x.id in (:attempts)").param("attempts", attempts));
+                : late(handedIn(some), responses(LATE + "x.id in (:of)").setParameter("of", some));
     }
 
     /** What some attempts said when they were handed in, whatever came later. */
     @Transactional(readOnly = true)
-    public Map<UUID, Map<String, JsonNode>> handedIn(Collection<UUID> attempts) {
-        return byAttempt(db.sql(RESPONSES + "x.id in (:attempts)").param("attempts", attempts));
+    public Map<UUID, Map<String, JsonNode>> handedIn(Collection<UUID> some) {
+        return byAttempt(responses(RESPONSES + "x.id in (:of)").setParameter("of", some));
     }
 
     /** A response as the item's kind understands it; one that is not there is none. */
     public static Answer answer(Item item, Map<String, JsonNode> responses) {
         return Said.to(item, responses).answer();
-    }
-
-    private static Attempt attempt(ResultSet row) throws SQLException {
-        Timestamp handedIn = row.getTimestamp("handed_in_at");
-        return new Attempt(
-                row.getObject("id", UUID.class),
-                row.getObject("school_id", UUID.class),
-                row.getObject("assessment_id", UUID.class),
-                row.getObject("sitting_id", UUID.class),
-                row.getObject("section_id", UUID.class),
-                row.getObject("student_id", UUID.class),
-                row.getString("given"),
-                row.getString("family"),
-                row.getInt("number"),
-                row.getInt("edition"),
-                Attempt.Way.valueOf(row.getString("way")),
-                Set.of((String[]) row.getArray("left_out").getArray()),
-                Fraction.exactly(row.getString("days_late")),
-                row.getTimestamp("started_at").toInstant(),
-                handedIn == null ? null : handedIn.toInstant());
     }
 }

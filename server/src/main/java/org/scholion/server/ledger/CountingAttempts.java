@@ -1,5 +1,6 @@
 package org.scholion.server.ledger;
 
+import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -15,7 +16,6 @@ import org.scholion.core.total.Grading;
 import org.scholion.core.total.Outcome;
 import org.scholion.core.total.Outcomes;
 import org.scholion.server.key.Edition;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 /**
@@ -24,10 +24,10 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class CountingAttempts {
-    private final JdbcClient db;
+    private final EntityManager entities;
 
-    CountingAttempts(JdbcClient db) {
-        this.db = db;
+    CountingAttempts(EntityManager entities) {
+        this.entities = entities;
     }
 
     /** Decides it again for the students of these attempts; most have one, and then nothing is to be decided. */
@@ -36,30 +36,61 @@ class CountingAttempts {
         if (students.isEmpty()) {
             return;
         }
-        Map<UUID, List<Standings.Standing>> several = new LinkedHashMap<>();
-        db.sql("""
-                        select x.student_id, s.* from attempt x
-                        join standing s on s.school_id = x.school_id and s.attempt_id = x.id
-                        where x.assessment_id = :assessment and x.student_id in (
-                          select y.student_id from attempt y
-                          where y.assessment_id = :assessment and y.student_id in (:students)
-                          group by y.student_id having count(*) > 1)
-                        order by x.student_id, x.started_at, x.id""")
-                .param("assessment", edition.assessmentId())
-                .param("students", students)
-                .query((java.sql.ResultSet row) -> {
-                    several.computeIfAbsent(row.getObject("student_id", UUID.class), s -> new ArrayList<>())
-                            .add(Standings.stored(row));
-                });
+        List<Own> rows = entities.createQuery("""
+                        select x.student, s.counts, s.attempt, s.score, s.possible, s.percent, s.band, s.passed,
+                               s.provisional, s.awaitsCurve
+                        from AttemptRow x join StandingRow s on s.school = x.school and s.attempt = x.id
+                        where x.assessment = :assessment and x.student in (
+                          select y.student from AttemptRow y
+                          where y.assessment = :assessment and y.student in (:students)
+                          group by y.student having count(*) > 1)
+                        order by x.student, x.startedAt, x.id""", Own.class)
+                .setParameter("assessment", edition.assessmentId())
+                .setParameter("students", students)
+                .getResultList();
+        Map<UUID, List<Own>> several = new LinkedHashMap<>();
+        rows.forEach(r ->
+                several.computeIfAbsent(r.student(), s -> new ArrayList<>()).add(r));
         Grading grading = edition.assessment().grading();
-        for (List<Standings.Standing> own : several.values()) {
-            int counting = Outcomes.result(grading, outcomes(own)).counting();
+        Map<Boolean, List<UUID>> other = Map.of(true, new ArrayList<>(), false, new ArrayList<>());
+        for (List<Own> own : several.values()) {
+            int counting = Outcomes.result(
+                            grading, outcomes(own.stream().map(Own::standing).toList()))
+                    .counting();
             for (int i = 0; i < own.size(); i++) {
-                db.sql("update standing s set counts = ? from attempt x where x.id = ? and s.school_id = x.school_id"
-                                + " and s.attempt_id = x.id")
-                        .params(counting < 0 || counting == i, own.get(i).attempt())
-                        .update();
+                boolean counts = counting < 0 || counting == i;
+                if (counts != own.get(i).counts()) {
+                    other.getOrDefault(counts, List.of()).add(own.get(i).attempt());
+                }
             }
+        }
+        other.forEach(this::set);
+    }
+
+    private void set(boolean counts, List<UUID> attempts) {
+        if (!attempts.isEmpty()) {
+            entities.createQuery("update StandingRow s set s.counts = :counts where s.attempt in (:attempts)"
+                            + " and s.school in (select x.school from AttemptRow x where x.id in (:attempts))")
+                    .setParameter("counts", counts)
+                    .setParameter("attempts", attempts)
+                    .executeUpdate();
+        }
+    }
+
+    /** One of several attempts of a student, and what it stands at before any curve. */
+    record Own(
+            UUID student,
+            boolean counts,
+            UUID attempt,
+            String score,
+            String possible,
+            @Nullable String percent,
+            @Nullable String band,
+            @Nullable Boolean passed,
+            boolean provisional,
+            boolean awaitsCurve) {
+        Standings.Standing standing() {
+            return new Standings.Standing(attempt, score, possible, percent, band, passed, provisional, awaitsCurve);
         }
     }
 

@@ -41,9 +41,7 @@ class EditionController {
             @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody EditionChange change) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         Edition latest = regrading.requireLatest(assessment, change.edition());
-        return regrading
-                .compare(making(assessment, change).from(latest).candidate())
-                .effect();
+        return regrading.compare(making(assessment, change).from(latest).candidate());
     }
 
     @PostMapping
@@ -64,11 +62,9 @@ class EditionController {
     EffectView undoPreview(
             @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody EditionUndo undo) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
-        return regrading
-                .compare(regrading
-                        .undoing(regrading.requireLatest(assessment, undo.edition()))
-                        .candidate())
-                .effect();
+        return regrading.compare(regrading
+                .undoing(regrading.requireLatest(assessment, undo.edition()))
+                .candidate());
     }
 
     @PostMapping("/undo")

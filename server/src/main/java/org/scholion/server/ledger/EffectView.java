@@ -17,9 +17,10 @@ import org.scholion.server.key.Comparison;
  * @param marks how many marks move
  * @param up of how many something that they are shown is better; {@code down} of how many something is worse
  * @param measures what the whole assessment measures before and after
- * @param moves the students whose result moves, from what to what
+ * @param students how many students' results move; {@code moves} are the first of them, from what to what
  * @param differences what differs between the two editions, in words; none where single marks are decided
  * @param also other answers that a decision reaches, too
+ * @param job the work in the background that does it, where there are very many; null where it is done or only looked at
  * @param asked what asks otherwise than it did when it was answered: somebody has to say whether that is fair
  */
 public record EffectView(
@@ -33,7 +34,10 @@ public record EffectView(
         List<MoveView> moves,
         List<Comparison.Difference> differences,
         List<Asked> asked,
-        List<Also> also) {
+        List<Also> also,
+        @Nullable UUID job) {
+
+    private static final int MOST = 200;
 
     /** Another answer that a decision reaches: how many gave it, and why it is reached. */
     public record Also(String shown, int students, String because) {}
@@ -77,7 +81,8 @@ public record EffectView(
 
     static EffectView of(int marks, Effect effect, Map<String, Attempt> byId, int digits) {
         List<MoveView> moves = new ArrayList<>();
-        for (Effect.Move m : effect.moves()) {
+        for (Effect.Move m :
+                effect.moves().subList(0, Math.min(MOST, effect.moves().size()))) {
             Attempt attempt = java.util.Objects.requireNonNull(byId.get(m.student()));
             moves.add(new MoveView(
                     attempt.name(),
@@ -99,17 +104,23 @@ public record EffectView(
                 moves,
                 List.of(),
                 List.of(),
-                List.of());
+                List.of(),
+                null);
     }
 
     EffectView with(List<Comparison.Difference> found, List<Asked> otherwise) {
         return new EffectView(
-                marks, students, up, down, nowPass, noLongerPass, measures, moves, found, otherwise, also);
+                marks, students, up, down, nowPass, noLongerPass, measures, moves, found, otherwise, also, job);
     }
 
     public EffectView withAlso(List<Also> others) {
         return new EffectView(
-                marks, students, up, down, nowPass, noLongerPass, measures, moves, differences, asked, others);
+                marks, students, up, down, nowPass, noLongerPass, measures, moves, differences, asked, others, job);
+    }
+
+    EffectView with(UUID work) {
+        return new EffectView(
+                marks, students, up, down, nowPass, noLongerPass, measures, moves, differences, asked, also, work);
     }
 
     private static @Nullable String fixed(@Nullable Fraction percent, int digits) {

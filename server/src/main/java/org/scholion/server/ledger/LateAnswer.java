@@ -11,6 +11,7 @@ import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.JsonNode;
 
 /** What a student wrote in time and what came in too late; a teacher decides whether it counts. */
 @Entity
@@ -24,27 +25,27 @@ class LateAnswer {
     }
 
     @Id
-    UUID id = new UUID(0, 0);
+    UUID id;
 
     @Column(name = "school_id")
-    UUID school = new UUID(0, 0);
+    UUID school;
 
     @Column(name = "attempt_id")
-    UUID attempt = new UUID(0, 0);
+    UUID attempt;
 
-    String item = "";
+    String item;
 
     @JdbcTypeCode(SqlTypes.JSON)
-    String answer = "null";
+    JsonNode answer;
 
     @Column(name = "written_at")
-    Instant writtenAt = Instant.EPOCH;
+    Instant writtenAt;
 
     @Column(name = "came_at")
-    Instant cameAt = Instant.EPOCH;
+    Instant cameAt;
 
     @Enumerated(EnumType.STRING)
-    Decision decision = Decision.WAITS;
+    Decision decision;
 
     @Nullable
     @Column(name = "decided_by")
@@ -57,4 +58,7 @@ class LateAnswer {
     @Nullable
     @Column(name = "mark_before")
     Long markBefore;
+
+    @SuppressWarnings("NullAway.Init")
+    LateAnswer() {}
 }

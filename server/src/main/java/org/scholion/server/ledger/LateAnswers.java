@@ -1,6 +1,7 @@
 package org.scholion.server.ledger;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.TypedQuery;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.HashMap;
@@ -16,7 +17,6 @@ import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.platform.Events;
 import org.scholion.server.platform.Ids;
-import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.stereotype.Service;
@@ -99,7 +99,7 @@ public class LateAnswers {
                 .setParameter("attempt", attempt.id())
                 .setParameter("item", item)
                 .getResultList();
-        if (before.stream().anyMatch(l -> JsonColumn.read(l.answer).equals(answer))) {
+        if (before.stream().anyMatch(l -> l.answer.equals(answer))) {
             return;
         }
         if (before.size() >= MOST_OF_AN_ITEM) {
@@ -112,7 +112,8 @@ public class LateAnswers {
         late.school = attempt.school();
         late.attempt = attempt.id();
         late.item = item;
-        late.answer = JsonColumn.of(answer).getValue();
+        late.answer = answer;
+        late.decision = LateAnswer.Decision.WAITS;
         late.writtenAt = writtenAt;
         late.cameAt = now;
         entities.persist(late);
@@ -123,13 +124,13 @@ public class LateAnswers {
     @Transactional(readOnly = true)
     public List<LateLine> of(Me me, UUID assessment, @Nullable UUID section) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
-        List<LateAnswer> late = entities.createNativeQuery("""
-                        select l.* from attempt x join late_answer l on l.school_id = x.school_id and l.attempt_id = x.id
-                        where x.assessment_id = :assessment and (cast(:section as uuid) is null or x.section_id = :section)
-                          and l.decision in ('WAITS', 'COUNTS') order by l.came_at""", LateAnswer.class)
-                .setParameter("assessment", assessment)
-                .setParameter("section", section)
-                .getResultList();
+        TypedQuery<LateAnswer> query = entities.createQuery(
+                        """
+                        select l from AttemptRow x join LateAnswer l on l.school = x.school and l.attempt = x.id
+                        where x.assessment = :assessment and l.decision in (WAITS, COUNTS)\s""" + (section == null ? "" : "and x.section = :section ") + "order by l.cameAt",
+                        LateAnswer.class)
+                .setParameter("assessment", assessment);
+        List<LateAnswer> late = (section == null ? query : query.setParameter("section", section)).getResultList();
         if (late.isEmpty()) {
             return List.of();
         }
@@ -151,7 +152,7 @@ public class LateAnswers {
 
     private LateLine line(Edition edition, Row row, @Nullable JsonNode instead, @Nullable LedgerMark mark) {
         Item item = edition.assessment().item(row.late.item).orElseThrow();
-        Said said = Said.of(item, JsonColumn.read(row.late.answer));
+        Said said = Said.of(item, row.late.answer);
         return new LateLine(
                 row.late.id,
                 row.attempt.id(),
@@ -181,7 +182,7 @@ public class LateAnswers {
             LedgerMark before = ledger.currentOf(row.attempt.id()).get(item.id());
             row.late.markBefore = before == null ? null : before.seq();
             others(row);
-            Said said = Said.of(item, JsonColumn.read(row.late.answer));
+            Said said = Said.of(item, row.late.answer);
             ledger.append(row.attempt.school(), List.of(byKey(edition, row.attempt, item, said)));
         });
     }

@@ -1,7 +1,6 @@
 package org.scholion.server.ledger;
 
 import java.time.Clock;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -11,15 +10,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Consumer;
+import java.util.function.IntConsumer;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.effect.Effect;
 import org.scholion.core.effect.Sides;
-import org.scholion.core.item.Item;
 import org.scholion.core.score.Mark;
-import org.scholion.core.score.Ruling;
-import org.scholion.core.score.State;
 import org.scholion.core.total.Outcome;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.key.Comparison;
@@ -41,13 +39,19 @@ import tools.jackson.databind.JsonNode;
  */
 @Service
 public class Regrading {
+    /** The answers of so many are scored again within the request itself. */
+    private static final int AT_ONCE = 2_000;
+
     private final Turns turns;
     private final Attempts attempts;
     private final Ledger ledger;
     private final Standings standings;
+    private final MarkedPapers papers;
+    private final Rescoring rescoring;
     private final Editions editions;
     private final Assessments assessments;
     private final Events events;
+    private final RegradingWork work;
     private final Clock clock;
 
     Regrading(
@@ -55,29 +59,25 @@ public class Regrading {
             Attempts attempts,
             Ledger ledger,
             Standings standings,
+            MarkedPapers papers,
+            Rescoring rescoring,
             Editions editions,
             Assessments assessments,
             Events events,
+            RegradingWork work,
             Clock clock) {
         this.turns = turns;
         this.attempts = attempts;
         this.ledger = ledger;
         this.standings = standings;
+        this.papers = papers;
+        this.rescoring = rescoring;
         this.editions = editions;
         this.assessments = assessments;
         this.events = events;
+        this.work = work;
         this.clock = clock;
     }
-
-    /**
-     * What a candidate would do with the same answers.
-     *
-     * @param moved the marks that move
-     * @param effect what they come to
-     * @param notDrawn items that came into a pool later, by the edition with which an attempt was begun: whoever began
-     *     with it was never asked them
-     */
-    public record Compared(List<LedgerMark> moved, EffectView effect, Map<Integer, Set<String>> notDrawn) {}
 
     /** A new edition and why it is made. */
     public record Made(Edition candidate, String why) {}
@@ -94,29 +94,61 @@ public class Regrading {
      * @throws Refused when another edition was made since: nothing of anybody's is overwritten unseen
      */
     public EffectView confirm(Me me, UUID assessment, int base, Making making, @Nullable Integer undoes) {
-        return turns.whole(assessment, () -> {
-            Made made = making.from(requireLatest(assessment, base));
-            return write(me, made.candidate(), made.why(), undoes);
-        });
+        return confirm(me, assessment, () -> requireLatest(assessment, base), making, undoes);
     }
 
     /** Makes a new edition of the latest one, whichever it is. */
     public EffectView confirmOnLatest(Me me, UUID assessment, Making making) {
+        return confirm(me, assessment, () -> editions.require(assessment), making, null);
+    }
+
+    private EffectView confirm(
+            Me me, UUID assessment, Supplier<Edition> latest, Making making, @Nullable Integer undoes) {
+        work.requireNoneOn(assessment);
+        if (papers.count(assessment) > AT_ONCE) {
+            Made made = making.from(latest.get());
+            EffectView effect = compare(made.candidate());
+            return effect.with(work.begin(me, made, undoes, papers.count(assessment)));
+        }
         return turns.whole(assessment, () -> {
-            Made made = making.from(editions.require(assessment));
-            return write(me, made.candidate(), made.why(), null);
+            Made made = making.from(latest.get());
+            return write(me, made, undoes, done -> {});
         });
     }
 
-    private EffectView write(Me me, Edition candidate, String why, @Nullable Integer undoes) {
-        Compared comparison = compare(candidate);
-        editions.add(me, candidate, why, undoes);
-        assessments.follow(me, candidate.assessmentId(), candidate.definition());
-        leaveOut(candidate.assessmentId(), comparison.notDrawn());
-        ledger.append(me.school(), comparison.moved());
-        standings.refresh(candidate.assessmentId());
-        events.say("assessment:" + candidate.assessmentId());
-        return comparison.effect();
+    /**
+     * The same for very many, in the background: nobody sees any of it before all of it is there, and what a kill cuts
+     * short is begun again.
+     *
+     * @throws Refused when another edition was made since it was ordered
+     */
+    void write(Me me, Made made, @Nullable Integer undoes, int base, IntConsumer progress) {
+        UUID assessment = made.candidate().assessmentId();
+        turns.whole(assessment, () -> {
+            requireLatest(assessment, base);
+            return write(me, made, undoes, progress);
+        });
+    }
+
+    private EffectView write(Me me, Made made, @Nullable Integer undoes, IntConsumer progress) {
+        Edition candidate = made.candidate();
+        UUID assessment = candidate.assessmentId();
+        Edition latest = editions.require(assessment);
+        Map<Integer, Set<String>> notDrawn = notDrawn(candidate);
+        Regrade regrade = regrade(latest, candidate, notDrawn);
+        regrade.writing();
+        regrade.run(marks -> ledger.appendMany(me.school(), marks), progress);
+        editions.add(me, candidate, made.why(), undoes);
+        assessments.follow(me, assessment, candidate.definition());
+        leaveOut(assessment, notDrawn);
+        standings.write(candidate, regrade.attempts(), regrade.standings());
+        events.say("assessment:" + assessment);
+        return told(regrade, latest, candidate);
+    }
+
+    private Regrade regrade(Edition latest, Edition candidate, Map<Integer, Set<String>> notDrawn) {
+        return new Regrade(
+                papers.of(latest, null), candidate, rescoring, rescoring.plan(latest, candidate, notDrawn), clock);
     }
 
     /** The latest edition, if it is the one that somebody began from. */
@@ -160,90 +192,44 @@ public class Regrading {
         return Edition.compile(latest.assessmentId(), latest.number() + 1, definition, latest.rulings());
     }
 
+    /** What a candidate would do with the same answers. */
     @Transactional(readOnly = true)
-    public Compared compare(Edition candidate) {
-        UUID assessment = candidate.assessmentId();
-        Edition latest = editions.require(assessment);
-        List<Attempt> in = attempts.in(assessment, null);
-        Map<UUID, Map<String, Mark>> before = ledger.credits(assessment);
-        Map<Integer, Set<String>> notDrawn = notDrawn(candidate);
-        List<LedgerMark> moved = moved(candidate, in, changed(latest, candidate), notDrawn);
-        Map<UUID, Map<String, Mark>> after = new HashMap<>();
-        before.forEach((attempt, marks) -> after.put(attempt, new HashMap<>(marks)));
-        moved.forEach(
-                m -> after.computeIfAbsent(m.attempt(), a -> new HashMap<>()).put(m.item(), m.mark()));
-        EffectView effect = effect(latest, candidate, in, before, after, moved.size(), Sides.Others.NONE);
+    public EffectView compare(Edition candidate) {
+        return compare(candidate, marks -> {});
+    }
+
+    /** @param watch sees the marks that would move, some at a time */
+    @Transactional(readOnly = true)
+    public EffectView compare(Edition candidate, Consumer<List<LedgerMark>> watch) {
+        Edition latest = editions.require(candidate.assessmentId());
+        Regrade regrade = regrade(latest, candidate, notDrawn(candidate));
+        regrade.run(
+                marks -> {
+                    watch.accept(marks);
+                    return 0L;
+                },
+                done -> {});
+        return told(regrade, latest, candidate);
+    }
+
+    private static EffectView told(Regrade regrade, Edition latest, Edition candidate) {
+        EffectView effect = effect(
+                regrade.moved(), regrade.attempts(), regrade.before(), regrade.after(), Sides.Others.NONE, candidate);
         List<Difference> differences = Comparison.of(latest.definition(), candidate.definition());
-        return new Compared(moved, effect.with(differences, asked(differences, in, assessment)), notDrawn);
+        return effect.with(differences, asked(differences, regrade));
     }
 
     /** Items that ask otherwise and were answered; how often each. */
-    private List<EffectView.Asked> asked(List<Difference> differences, List<Attempt> in, UUID assessment) {
-        Map<String, Integer> numbers = new LinkedHashMap<>();
-        differences.stream().filter(Difference::asksOtherwise).forEach(d -> numbers.put(d.item(), d.number()));
-        if (numbers.isEmpty()) {
-            return List.of();
-        }
-        Map<UUID, Map<String, JsonNode>> responses = attempts.responses(assessment, numbers.keySet());
+    private static List<EffectView.Asked> asked(List<Difference> differences, Regrade regrade) {
         List<EffectView.Asked> asked = new ArrayList<>();
-        numbers.forEach((item, number) -> {
-            int answered = (int) in.stream()
-                    .filter(a -> responses.getOrDefault(a.id(), Map.of()).containsKey(item))
-                    .count();
+        Set<String> named = new HashSet<>();
+        for (Difference d : differences) {
+            int answered = d.asksOtherwise() && named.add(d.item()) ? regrade.answered(d.item()) : 0;
             if (answered > 0) {
-                asked.add(new EffectView.Asked(item, number, answered));
+                asked.add(new EffectView.Asked(d.item(), d.number(), answered));
             }
-        });
+        }
         return asked;
-    }
-
-    /** The items that score otherwise than in the latest edition; the others keep their marks without being asked. */
-    private static Set<String> changed(Edition latest, Edition candidate) {
-        Set<String> changed = new HashSet<>();
-        for (Item item : candidate.items()) {
-            boolean same =
-                    latest.assessment().item(item.id()).filter(item::equals).isPresent()
-                            && rulings(latest, item).equals(rulings(candidate, item));
-            if (!same) {
-                changed.add(item.id());
-            }
-        }
-        return changed;
-    }
-
-    private static List<Ruling> rulings(Edition edition, Item item) {
-        return edition.rulings().stream()
-                .filter(r -> r.item().equals(item.id()))
-                .toList();
-    }
-
-    private List<LedgerMark> moved(
-            Edition candidate, List<Attempt> in, Set<String> changed, Map<Integer, Set<String>> notDrawn) {
-        Map<UUID, Map<String, JsonNode>> responses = attempts.responses(candidate.assessmentId(), changed);
-        Map<UUID, Map<String, LedgerMark>> current = ledger.current(candidate.assessmentId(), changed);
-        List<Item> items =
-                candidate.items().stream().filter(i -> changed.contains(i.id())).toList();
-        Instant now = clock.instant();
-        List<LedgerMark> moved = new ArrayList<>();
-        for (Attempt attempt : in) {
-            Map<String, JsonNode> said = responses.getOrDefault(attempt.id(), Map.of());
-            Map<String, LedgerMark> marks = current.getOrDefault(attempt.id(), Map.of());
-            Set<String> neverAsked = notDrawn.getOrDefault(attempt.edition(), Set.of());
-            for (Item item : items) {
-                LedgerMark was = marks.get(item.id());
-                if (was != null && (was.byPerson() || was.mark().state() == State.EXCUSED)) {
-                    Rereading.under(item, was, candidate.number(), now).ifPresent(moved::add);
-                    continue;
-                }
-                Mark mark = neverAsked.contains(item.id())
-                        ? Mark.EXCUSED
-                        : Said.to(item, said).markedBy(candidate, item);
-                if (was == null || !mark.equals(was.mark())) {
-                    moved.add(LedgerMark.byRule(attempt.id(), item.id(), mark, candidate.number(), now));
-                }
-            }
-        }
-        return moved;
     }
 
     /** What of the pools each earlier edition did not have. */
@@ -269,19 +255,15 @@ public class Regrading {
     }
 
     private static EffectView effect(
-            Edition latest,
-            Edition candidate,
-            List<Attempt> in,
-            Map<UUID, Map<String, Mark>> before,
-            Map<UUID, Map<String, Mark>> after,
             int marks,
-            Sides.Others others) {
+            List<Attempt> in,
+            Map<UUID, Outcome> before,
+            Map<UUID, Outcome> after,
+            Sides.Others others,
+            Edition candidate) {
         Map<String, Attempt> byId = new HashMap<>();
         in.forEach(a -> byId.put(a.id().toString(), a));
-        Effect effect = Effect.between(
-                byName(Standings.outcomes(latest, in, before)),
-                byName(Standings.outcomes(candidate, in, after)),
-                others);
+        Effect effect = Effect.between(byName(before), byName(after), others);
         return EffectView.of(
                 marks, effect, byId, candidate.assessment().grading().percentDigits());
     }
@@ -299,20 +281,36 @@ public class Regrading {
         Set<UUID> own = attemptsOf(decisions);
         // Only a curve that looks at the whole sitting can move anybody else.
         boolean all = edition.assessment().grading().looksAtTheSitting();
-        List<Attempt> in = (all ? attempts.in(assessment, null) : attempts.some(own));
-        Map<UUID, Map<String, Mark>> before = all ? ledger.credits(assessment) : Standings.plain(ledger.currentOf(own));
+        List<Attempt> in = new ArrayList<>();
+        Map<UUID, Map<String, Mark>> before = new HashMap<>();
+        if (all) {
+            papers.of(edition, null).attempts().forEach(m -> {
+                in.add(m.attempt());
+                before.put(m.attempt().id(), byItem(edition, m.plain()));
+            });
+        } else {
+            in.addAll(attempts.some(own));
+            before.putAll(Standings.plain(ledger.currentOf(own)));
+        }
         Map<UUID, Map<String, Mark>> after = new HashMap<>();
         before.forEach((attempt, marks) -> after.put(attempt, new HashMap<>(marks)));
         decisions.forEach(
                 m -> after.computeIfAbsent(m.attempt(), a -> new HashMap<>()).put(m.item(), m.mark()));
         return effect(
-                edition,
-                edition,
-                in,
-                before,
-                after,
                 decisions.size(),
-                all ? Sides.Others.NONE : standings.but(assessment, own));
+                in,
+                Standings.outcomes(edition, in, before),
+                Standings.outcomes(edition, in, after),
+                all ? Sides.Others.NONE : standings.but(assessment, own),
+                edition);
+    }
+
+    private static Map<String, Mark> byItem(Edition edition, List<Mark> marks) {
+        Map<String, Mark> all = new HashMap<>();
+        for (int i = 0; i < marks.size(); i++) {
+            all.put(edition.items().get(i).id(), marks.get(i));
+        }
+        return all;
     }
 
     private static Set<UUID> attemptsOf(List<LedgerMark> decisions) {

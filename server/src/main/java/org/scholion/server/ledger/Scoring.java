@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -54,19 +55,38 @@ public class Scoring {
     public void handIn(Attempt attempt, Supplier<Map<String, JsonNode>> answers) {
         turns.shared(attempt.assessment(), () -> {
             if (attempts.hold(attempt.id())) {
-                handInOnly(attempt, answers.get(), clock.instant());
-                finish(attempt.assessment(), List.of(attempt.id()));
+                handInHeld(attempt, answers.get());
+                events.say("assessment:" + attempt.assessment());
             }
             return attempt;
         });
     }
 
-    /** Keeps and scores without bringing the standings up to date: for many attempts at once, before {@link #finish}. */
+    /** Everything is known: nothing of what is written is read again. */
+    private void handInHeld(Attempt attempt, Map<String, JsonNode> answers) {
+        Instant now = clock.instant();
+        attempts.handIn(attempt, answers, now);
+        Edition edition = editions.require(attempt.assessment());
+        Map<String, LedgerMark> current = new HashMap<>();
+        ledger.append(attempt.school(), marks(edition, attempt, answers, now)).forEach(m -> current.put(m.item(), m));
+        standings.refresh(edition, List.of(attempt), Map.of(attempt.id(), current), Map.of(attempt.id(), answers));
+    }
+
+    /** Keeps and scores many attempts at once, as far as they were not in; their standings follow. */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void handInOnly(Attempt attempt, Map<String, JsonNode> answers, Instant at) {
-        if (attempts.handIn(attempt, answers, at)) {
-            Edition edition = editions.require(attempt.assessment());
-            ledger.append(attempt.school(), marks(edition, attempt, answers, at));
+    public void handInMany(UUID assessment, Map<Attempt, Map<String, JsonNode>> some, Instant at) {
+        Edition edition = editions.require(assessment);
+        List<UUID> taken = new ArrayList<>();
+        List<LedgerMark> marks = new ArrayList<>();
+        some.forEach((attempt, answers) -> {
+            if (attempts.handIn(attempt, answers, at)) {
+                marks.addAll(marks(edition, attempt, answers, at));
+                taken.add(attempt.id());
+            }
+        });
+        if (!taken.isEmpty()) {
+            ledger.append(some.keySet().iterator().next().school(), marks);
+            finish(assessment, taken);
         }
     }
 

@@ -1,19 +1,18 @@
 package org.scholion.server.ledger;
 
-import java.sql.ResultSet;
-import java.sql.SQLException;
-import java.sql.Timestamp;
+import jakarta.persistence.EntityManager;
+import java.math.BigDecimal;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.effect.Sides;
 import org.scholion.core.item.Item;
@@ -27,11 +26,10 @@ import org.scholion.core.total.Outcomes;
 import org.scholion.core.total.TotalReason;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
-import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
 
 /**
  * What each attempt stands at: a projection of the ledger that can be thrown away. Every figure of it comes from the
@@ -44,34 +42,40 @@ public class Standings {
      * become another for all, since the highest may be another. Those that wait are few, and in an index of their own.
      */
     public static final String SITTING_AWAITS =
-            "x.sitting_id in (select y.sitting_id from standing w join attempt y on y.id = w.attempt_id where w.awaits_curve)";
+            "x.sitting in (select y.sitting from StandingRow w join AttemptRow y on y.id = w.attempt where w.awaitsCurve)";
 
-    /** By the whole key, which begins with the school: what others have stored is not looked through. */
-    private static final String OF_ATTEMPTS = "select s.*, " + Standings.SITTING_AWAITS
-            + " as sitting_awaits from attempt x join standing s on s.school_id = x.school_id and s.attempt_id = x.id where ";
+    private static final String OF_ATTEMPTS = "select s.attempt, s.score, s.possible, s.percent, s.band, s.passed,"
+            + " s.provisional, s.awaitsCurve or " + SITTING_AWAITS + " from AttemptRow x"
+            + " join StandingRow s on s.school = x.school and s.attempt = x.id where ";
 
-    private final JdbcClient db;
-    private final JdbcTemplate batch;
+    private final EntityManager entities;
+    private final StandingRows rows;
     private final Attempts attempts;
     private final Ledger ledger;
+    private final Briefs briefs;
+    private final MarkedPapers papers;
     private final Editions editions;
     private final CountingAttempts counting;
     private final Clock clock;
 
     Standings(
-            JdbcClient db,
-            JdbcTemplate batch,
+            EntityManager entities,
+            StandingRows rows,
             Attempts attempts,
             Ledger ledger,
+            Briefs briefs,
+            MarkedPapers papers,
             Editions editions,
             CountingAttempts counting,
             Clock clock) {
-        this.counting = counting;
-        this.db = db;
-        this.batch = batch;
+        this.entities = entities;
+        this.rows = rows;
         this.attempts = attempts;
         this.ledger = ledger;
+        this.briefs = briefs;
+        this.papers = papers;
         this.editions = editions;
+        this.counting = counting;
         this.clock = clock;
     }
 
@@ -109,6 +113,11 @@ public class Standings {
                     false);
         }
 
+        /** What waits for its curve shows nothing that the curve decides. */
+        public Standing asShown() {
+            return awaitsCurve ? beforeTheCurve() : this;
+        }
+
         /** As it stands until the curve is computed. */
         Standing beforeTheCurve() {
             return new Standing(attempt, score, possible, null, null, null, provisional, true);
@@ -118,14 +127,22 @@ public class Standings {
     /** The outcomes of attempts from their marks, in the order given; sittings are curved each by itself. */
     public static Map<UUID, Outcome> outcomes(
             Edition edition, List<Attempt> attempts, Map<UUID, Map<String, Mark>> marks) {
+        return outcomes(edition, attempts, a -> inOrder(edition, marks.getOrDefault(a.id(), Map.of())));
+    }
+
+    /** @param marks one for each item of the edition, in its order */
+    static Map<UUID, Outcome> outcomes(Edition edition, List<Attempt> attempts, Function<Attempt, List<Mark>> marks) {
+        return curved(edition, attempts, a -> edition.totals().of(marks.apply(a), a.daysLate()));
+    }
+
+    /** The outcomes of attempts that are added up already. */
+    static Map<UUID, Outcome> curved(Edition edition, List<Attempt> attempts, Function<Attempt, AttemptTotal> added) {
         Map<UUID, List<Attempt>> sittings = new LinkedHashMap<>();
         attempts.forEach(a ->
                 sittings.computeIfAbsent(a.sitting(), s -> new ArrayList<>()).add(a));
         Map<UUID, Outcome> found = new HashMap<>();
         for (List<Attempt> sitting : sittings.values()) {
-            List<AttemptTotal> totals = sitting.stream()
-                    .map(a -> edition.totals().of(inOrder(edition, marks.getOrDefault(a.id(), Map.of())), a.daysLate()))
-                    .toList();
+            List<AttemptTotal> totals = sitting.stream().map(added).toList();
             List<Outcome> outcomes = Outcomes.of(edition.assessment().grading(), totals);
             for (int i = 0; i < sitting.size(); i++) {
                 found.put(sitting.get(i).id(), outcomes.get(i));
@@ -173,19 +190,52 @@ public class Standings {
         return plain;
     }
 
-    /** Makes the standings of a whole assessment again, in a turn of the whole: a curve sees every attempt. */
+    /** What attempts stand at by their marks in brief, curved or, where one looks at the whole sitting, before the curve. */
+    static Map<UUID, Standing> computed(Edition edition, List<Attempt> some, Map<UUID, List<Brief>> marks) {
+        Grading grading = edition.assessment().grading();
+        Map<UUID, Standing> all = new HashMap<>();
+        outcomes(edition, some, a -> plain(marks.getOrDefault(a.id(), List.of())))
+                .forEach((id, outcome) -> {
+                    Standing s = Standing.of(id, outcome, grading.percentDigits());
+                    all.put(id, grading.looksAtTheSitting() ? s.beforeTheCurve() : s);
+                });
+        return all;
+    }
+
+    static List<Mark> plain(List<Brief> briefs) {
+        return briefs.stream().map(Brief::mark).toList();
+    }
+
+    /** Computes the standings of a whole assessment again, in a turn of the whole: a curve sees every attempt. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void refresh(UUID assessment) {
-        Edition edition = editions.require(assessment);
-        List<Attempt> in = attempts.in(assessment, null);
-        Map<UUID, Outcome> outcomes = outcomes(edition, in, ledger.credits(assessment));
+        MarkedPaper paper = papers.of(editions.require(assessment), null);
+        Edition edition = paper.edition();
+        List<Attempt> in = paper.attempts().stream().map(Marked::attempt).toList();
+        Map<UUID, List<Brief>> marks = new HashMap<>();
+        paper.attempts().forEach(m -> marks.put(m.attempt().id(), m.marks()));
+        Map<UUID, Outcome> outcomes = outcomes(edition, in, a -> plain(Objects.requireNonNull(marks.get(a.id()))));
         int digits = edition.assessment().grading().percentDigits();
-        write(in.stream()
-                .map(a -> {
-                    Outcome o = Objects.requireNonNull(outcomes.get(a.id()));
-                    return row(a, Standing.of(a.id(), o, digits));
-                })
+        Instant now = clock.instant();
+        rows.write(paper.attempts().stream()
+                .map(m -> new StandingRow(
+                        m.attempt(),
+                        Standing.of(
+                                m.attempt().id(),
+                                Objects.requireNonNull(outcomes.get(m.attempt().id())),
+                                digits),
+                        edition,
+                        Objects.requireNonNull(marks.get(m.attempt().id())),
+                        m.place(),
+                        now))
                 .toList());
+        counting.decide(edition, in);
+    }
+
+    /** Writes standings that were computed under an edition, and decides again which of several attempts counts. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    void write(Edition edition, List<Attempt> in, List<StandingRow> computed) {
+        rows.write(computed);
         counting.decide(edition, in);
     }
 
@@ -195,75 +245,59 @@ public class Standings {
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public void refresh(UUID assessment, Collection<UUID> changed) {
-        Edition edition = editions.require(assessment);
-        List<Attempt> own =
-                attempts.some(changed).stream().filter(Attempt::isIn).toList();
-        Map<UUID, Outcome> outcomes = outcomes(edition, own, plain(ledger.currentOf(changed)));
-        Grading grading = edition.assessment().grading();
-        write(own.stream()
-                .map(a -> {
-                    Outcome o = Objects.requireNonNull(outcomes.get(a.id()));
-                    Standing s = Standing.of(a.id(), o, grading.percentDigits());
-                    return row(a, grading.looksAtTheSitting() ? s.beforeTheCurve() : s);
-                })
+        refresh(
+                editions.require(assessment),
+                attempts.some(changed).stream().filter(Attempt::isIn).toList(),
+                ledger.currentOf(changed),
+                attempts.responsesOf(changed));
+    }
+
+    /** The same where everything about the attempts is known. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    void refresh(
+            Edition edition,
+            List<Attempt> own,
+            Map<UUID, Map<String, LedgerMark>> current,
+            Map<UUID, Map<String, JsonNode>> responses) {
+        Map<UUID, List<Brief>> marks = new HashMap<>();
+        own.forEach(a -> marks.put(
+                a.id(),
+                Briefs.of(edition, current.getOrDefault(a.id(), Map.of()), responses.getOrDefault(a.id(), Map.of()))));
+        Map<UUID, Standing> standing = computed(edition, own, marks);
+        Instant now = clock.instant();
+        rows.write(own.stream()
+                .map(a -> new StandingRow(
+                        a,
+                        Objects.requireNonNull(standing.get(a.id())),
+                        edition,
+                        Objects.requireNonNull(marks.get(a.id())),
+                        current.getOrDefault(a.id(), Map.of()).values().stream()
+                                .mapToLong(LedgerMark::seq)
+                                .max()
+                                .orElse(0),
+                        now))
                 .toList());
         counting.decide(edition, own);
-    }
-
-    private void write(List<@Nullable Object[]> rows) {
-        batch.batchUpdate("""
-                insert into standing (school_id, attempt_id, score, possible, percent, band, passed, provisional,
-                                      awaits_curve, at)
-                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
-                on conflict (school_id, attempt_id) do update set score = excluded.score, possible = excluded.possible,
-                  percent = excluded.percent, band = excluded.band, passed = excluded.passed,
-                  provisional = excluded.provisional, awaits_curve = excluded.awaits_curve,
-                  at = excluded.at
-                where (standing.score, standing.possible, standing.percent, standing.band, standing.passed,
-                       standing.provisional, standing.awaits_curve)
-                  is distinct from (excluded.score, excluded.possible, excluded.percent, excluded.band, excluded.passed,
-                       excluded.provisional, excluded.awaits_curve)""", rows);
-    }
-
-    private @Nullable Object[] row(Attempt a, Standing s) {
-        return new @Nullable Object[] {
-            a.school(),
-            a.id(),
-            s.score(),
-            s.possible(),
-            s.percent(),
-            s.band(),
-            s.passed(),
-            s.provisional(),
-            s.awaitsCurve(),
-            Timestamp.from(clock.instant())
-        };
     }
 
     /** The assessments of which a standing waits for its curve. */
     @Transactional(readOnly = true)
     public List<UUID> awaitingCurves() {
-        return db.sql("""
-                        select distinct x.assessment_id from attempt x join standing s on s.school_id = x.school_id and s.attempt_id = x.id
-                        where s.awaits_curve""").query(UUID.class).list();
+        return entities.createQuery("""
+                        select distinct x.assessment from StandingRow s join AttemptRow x on x.id = s.attempt
+                        where s.awaitsCurve""", UUID.class).getResultList();
     }
 
     /** What one attempt stands at; computed where nothing is stored yet. */
     @Transactional(readOnly = true)
     public Standing ofAttempt(Attempt attempt) {
-        return db.sql(OF_ATTEMPTS + "x.id = ?")
-                .param(attempt.id())
-                .query((row, n) -> read(row))
-                .optional()
-                .orElseGet(() -> {
-                    Edition edition = editions.require(attempt.assessment());
-                    Outcome outcome = Objects.requireNonNull(
-                            outcomes(edition, List.of(attempt), plain(ledger.currentOf(List.of(attempt.id()))))
-                                    .get(attempt.id()));
-                    Grading grading = edition.assessment().grading();
-                    Standing s = Standing.of(attempt.id(), outcome, grading.percentDigits());
-                    return grading.looksAtTheSitting() ? s.beforeTheCurve() : s;
-                });
+        Standing stored = of(List.of(attempt.id())).get(attempt.id());
+        if (stored != null) {
+            return stored;
+        }
+        Edition edition = editions.require(attempt.assessment());
+        return Objects.requireNonNull(computed(edition, List.of(attempt), briefs.of(edition, List.of(attempt)))
+                .get(attempt.id()));
     }
 
     /** What an attempt would stand at when it had come in so many days late; the curve stays as it is. */
@@ -271,16 +305,22 @@ public class Standings {
     public Standing asIfLate(Attempt attempt, Fraction days) {
         Edition edition = editions.require(attempt.assessment());
         Attempt late = attempt.late(days);
-        List<Attempt> all = edition.assessment().grading().looksAtTheSitting()
-                ? attempts.in(attempt.assessment(), null).stream()
-                        .map(a -> a.id().equals(late.id()) ? late : a)
-                        .toList()
-                : List.of(late);
-        Map<UUID, Map<String, Mark>> marks =
-                all.size() == 1 ? plain(ledger.currentOf(List.of(late.id()))) : ledger.credits(attempt.assessment());
+        Map<UUID, List<Mark>> marks = new HashMap<>();
+        List<Attempt> all = new ArrayList<>();
+        if (edition.assessment().grading().looksAtTheSitting()) {
+            papers.of(edition, null).attempts().forEach(m -> {
+                all.add(m.attempt().id().equals(late.id()) ? late : m.attempt());
+                marks.put(m.attempt().id(), m.plain());
+            });
+        } else {
+            all.add(late);
+            briefs.of(edition, all).forEach((id, own) -> marks.put(id, plain(own)));
+        }
         return Standing.of(
                 late.id(),
-                Objects.requireNonNull(outcomes(edition, all, marks).get(late.id())),
+                Objects.requireNonNull(outcomes(
+                                edition, all, a -> marks.getOrDefault(a.id(), inOrder(edition, Map.of())))
+                        .get(late.id())),
                 edition.assessment().grading().percentDigits());
     }
 
@@ -293,50 +333,31 @@ public class Standings {
                         editions.require(assessment).assessment().grading(), own);
     }
 
-    /** The attempts that stand for their students: the one that counts, or the last where all do. */
-    @Transactional(readOnly = true)
-    public Set<UUID> standingFor(UUID assessment) {
-        return new HashSet<>(db.sql("""
-                        select distinct on (x.student_id) x.id from attempt x
-                        left join standing s on s.school_id = x.school_id and s.attempt_id = x.id
-                        where x.assessment_id = ? and x.handed_in_at is not null and coalesce(s.counts, true)
-                        order by x.student_id, x.started_at desc, x.id desc""").param(assessment).query(UUID.class).list());
-    }
-
-    @Transactional(readOnly = true)
-    public Map<UUID, Standing> of(UUID assessment) {
-        Map<UUID, Standing> all = new HashMap<>();
-        db.sql(OF_ATTEMPTS + "x.assessment_id = ?")
-                .param(assessment)
-                .query((row, n) -> read(row))
-                .list()
-                .forEach(s -> all.put(s.attempt(), s));
-        return all;
-    }
-
     /** What all attempts of an assessment but some stand at, summed up. */
     @Transactional(readOnly = true)
     Sides.Others but(UUID assessment, Collection<UUID> some) {
-        return db.sql("""
-                        select coalesce(sum(cast(s.percent as numeric)), 0), count(s.percent), count(*) filter (where s.passed)
-                        from attempt x join standing s on s.school_id = x.school_id and s.attempt_id = x.id
-                        where x.assessment_id = :assessment and x.handed_in_at is not null and x.id <> all(:some)""")
-                .param("assessment", assessment)
-                .param("some", some.toArray(new UUID[0]))
-                .query((row, n) -> new Sides.Others(Fraction.exactly(row.getString(1)), row.getLong(2), row.getLong(3)))
-                .single();
+        Summed summed = entities.createQuery("""
+                        select coalesce(sum(cast(s.percent as BigDecimal)), 0), count(s.percent),
+                               count(case when s.passed then 1 end)
+                        from AttemptRow x join StandingRow s on s.school = x.school and s.attempt = x.id
+                        where x.assessment = :assessment and x.handedInAt is not null and x.id not in (:some)""", Summed.class)
+                .setParameter("assessment", assessment)
+                .setParameter("some", some)
+                .getSingleResult();
+        return new Sides.Others(Fraction.of(summed.percents()), summed.students(), summed.passed());
     }
+
+    record Summed(BigDecimal percents, long students, long passed) {}
 
     /** What some attempts stand at. */
     @Transactional(readOnly = true)
     public Map<UUID, Standing> of(Collection<UUID> some) {
         Map<UUID, Standing> all = new HashMap<>();
         if (!some.isEmpty()) {
-            db.sql(OF_ATTEMPTS + "x.id in (:attempts)")
-                    .param("attempts", some)
-                    .query((row, n) -> read(row))
-                    .list()
-                    .forEach(s -> all.put(s.attempt(), s));
+            entities.createQuery(OF_ATTEMPTS + "x.id in (:attempts)", Standing.class)
+                    .setParameter("attempts", some)
+                    .getResultList()
+                    .forEach(s -> all.put(s.attempt(), s.asShown()));
         }
         return all;
     }
@@ -345,41 +366,31 @@ public class Standings {
     @Transactional(readOnly = true)
     public List<String> differences() {
         List<String> found = new ArrayList<>();
-        for (UUID assessment : db.sql("select distinct assessment_id from edition")
-                .query(UUID.class)
-                .list()) {
+        for (UUID assessment : entities.createQuery("select distinct e.assessment from EditionRow e", UUID.class)
+                .getResultList()) {
             Edition edition = editions.require(assessment);
             List<Attempt> in = attempts.in(assessment, null);
-            Map<UUID, Standing> stored = of(assessment);
+            Map<UUID, List<Brief>> marks = briefs.of(edition, in);
+            Map<UUID, Outcome> outcomes = outcomes(edition, in, a -> plain(Objects.requireNonNull(marks.get(a.id()))));
+            Map<UUID, StandingRow> stored = new HashMap<>();
+            rows.of(in.stream().map(Attempt::id).toList()).forEach(r -> stored.put(r.attempt, r));
             int digits = edition.assessment().grading().percentDigits();
-            outcomes(edition, in, plain(ledger.current(assessment))).forEach((attempt, outcome) -> {
-                Standing kept = stored.get(attempt);
-                Standing again = Standing.of(attempt, outcome, digits);
-                Standing expected = kept != null && kept.awaitsCurve() ? again.beforeTheCurve() : again;
-                if (!expected.equals(kept)) {
-                    found.add("attempt " + attempt + ": stored " + kept + ", recomputed " + expected);
+            for (Attempt attempt : in) {
+                StandingRow kept = stored.get(attempt.id());
+                Standing again = Standing.of(attempt.id(), Objects.requireNonNull(outcomes.get(attempt.id())), digits);
+                StandingRow made = new StandingRow(
+                        attempt,
+                        kept != null && kept.awaitsCurve ? again.beforeTheCurve() : again,
+                        edition,
+                        Objects.requireNonNull(marks.get(attempt.id())),
+                        kept == null ? 0 : kept.place,
+                        clock.instant());
+                if (kept == null || !made.saysAs(kept)) {
+                    found.add("attempt " + attempt.id() + ": stored " + (kept == null ? null : kept.told())
+                            + ", recomputed " + made.told());
                 }
-            });
+            }
         }
         return found;
-    }
-
-    /** A row of the table of standings with {@link #SITTING_AWAITS} as {@code sitting_awaits}. */
-    public static Standing read(ResultSet row) throws SQLException {
-        Standing standing = stored(row);
-        return row.getBoolean("sitting_awaits") ? standing.beforeTheCurve() : standing;
-    }
-
-    /** The same as it is stored, whatever becomes of the curve. */
-    static Standing stored(ResultSet row) throws SQLException {
-        return new Standing(
-                row.getObject("attempt_id", UUID.class),
-                row.getString("score"),
-                row.getString("possible"),
-                row.getString("percent"),
-                row.getString("band"),
-                row.getObject("passed", Boolean.class),
-                row.getBoolean("provisional"),
-                row.getBoolean("awaits_curve"));
     }
 }

@@ -2,6 +2,7 @@ package org.scholion.server.ledger;
 
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
+import jakarta.persistence.EntityManager;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -14,7 +15,6 @@ import java.util.concurrent.locks.ReentrantReadWriteLock;
 import java.util.function.Supplier;
 import org.scholion.server.platform.Refused;
 import org.springframework.http.HttpStatus;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -31,14 +31,14 @@ public class Turns {
     private static final int TRIES = 100;
     private static final int LONGEST_PAUSE_MILLIS = 40;
 
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final TransactionTemplate transaction;
     /** Waiting within one node is done here, in order of arrival, before a connection is taken. */
     private final LoadingCache<UUID, ReadWriteLock> here =
             Caffeine.newBuilder().weakValues().build(a -> new ReentrantReadWriteLock(true));
 
-    Turns(JdbcClient db, TransactionTemplate transaction) {
-        this.db = db;
+    Turns(EntityManager entities, TransactionTemplate transaction) {
+        this.entities = entities;
         this.transaction = transaction;
     }
 
@@ -108,21 +108,20 @@ public class Turns {
                 List.of());
     }
 
+    /** Locks of PostgreSQL's own, which end with the transaction. */
     private boolean isFree(Kind kind, UUID assessment) {
-        return db.sql("select pg_try_advisory_xact_lock" + kind.suffix + "(?)")
-                .param(key(assessment))
-                .query(Boolean.class)
-                .single();
+        return (Boolean)
+                entities.createNativeQuery("select pg_try_advisory_xact_lock" + kind.suffix + "(:key)", Boolean.class)
+                        .setParameter("key", key(assessment))
+                        .getSingleResult();
     }
 
     private void waitFor(Kind kind, UUID assessment) {
-        db.sql("select set_config('lock_timeout', '" + LONGEST_SECONDS + "s', true)")
-                .query()
-                .listOfRows();
-        db.sql("select pg_advisory_xact_lock" + kind.suffix + "(?)")
-                .param(key(assessment))
-                .query()
-                .listOfRows();
+        entities.createNativeQuery("select set_config('lock_timeout', '" + LONGEST_SECONDS + "s', true)", String.class)
+                .getSingleResult();
+        entities.createNativeQuery("select 1 from pg_advisory_xact_lock" + kind.suffix + "(:key)", Integer.class)
+                .setParameter("key", key(assessment))
+                .getResultList();
     }
 
     private static long key(UUID assessment) {

@@ -83,7 +83,7 @@ public class People {
     @Transactional(readOnly = true)
     List<DemoPerson> madeUp() {
         return entities.createQuery("""
-                        select p.id, p.role, p.given || ' ' || p.family,
+                        select p.id, p.role, p.name,
                                coalesce(listagg(s.name, ', ') within group (order by s.name), '')
                         from Person p join School o on o.id = p.school and o.madeUp
                         left join Enrolment e on e.student = p.id

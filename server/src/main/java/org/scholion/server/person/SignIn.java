@@ -146,7 +146,7 @@ class SignIn {
     List<SlowedDown> slowedDown(Me me) {
         access.require(me, Access.Action.SEE_PEOPLE, me.school());
         return entities.createQuery(
-                        "select p.id, p.username, p.given || ' ' || p.family, t.fails, t.until from SignInTry t"
+                        "select p.id, p.username, p.name, t.fails, t.until from SignInTry t"
                                 + " join Person p on lower(p.username) = t.key.name"
                                 + " where p.school = :school and t.until > :now order by t.until desc",
                         SlowedDown.class)

@@ -8,6 +8,9 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
 import java.util.Locale;
 import java.util.Optional;
 import org.scholion.formats.json.Json;
@@ -20,6 +23,9 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * behind the doors, so that nobody who is not let in has anything of theirs read.
  */
 class Bodies extends OncePerRequestFilter {
+    /** Where a digest of what came in is noted with the request; files, which are read as they come, have none. */
+    static final String DIGEST = Bodies.class.getName() + ".digest";
+
     private static final int LONGEST_KEY = 200;
 
     private final Rooms rooms = new Rooms();
@@ -77,9 +83,20 @@ class Bodies extends OncePerRequestFilter {
                 refuse(response, HttpStatus.BAD_REQUEST, "unreadable", wrong.get());
                 return;
             }
+            if (key != null) {
+                request.setAttribute(DIGEST, digest(body));
+            }
             chain.doFilter(new ReadOnce(request, new java.io.ByteArrayInputStream(body)), response);
         } finally {
             rooms.leave(person, room);
+        }
+    }
+
+    private static String digest(byte[] body) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(body));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("every Java has SHA-256", e);
         }
     }
 
@@ -93,8 +110,7 @@ class Bodies extends OncePerRequestFilter {
                         + ". Nothing was changed; make it smaller.");
     }
 
-    private static void refuse(HttpServletResponse response, HttpStatus status, String code, String words)
-            throws IOException {
+    static void refuse(HttpServletResponse response, HttpStatus status, String code, String words) throws IOException {
         response.setStatus(status.value());
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
         response.setHeader("Connection", "close");

@@ -1,6 +1,7 @@
 package org.scholion.server.platform;
 
 import jakarta.annotation.PreDestroy;
+import jakarta.persistence.EntityManager;
 import jakarta.servlet.http.HttpServletRequest;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -18,7 +19,6 @@ import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
@@ -34,7 +34,7 @@ public class Events {
     private static final int SOON_MILLIS = 500;
     private static final String ENDED = "ended:";
 
-    private final JdbcClient db;
+    private final EntityManager entities;
     private final String url;
     private final String user;
     private final String password;
@@ -44,12 +44,12 @@ public class Events {
     private volatile boolean open = true;
 
     Events(
-            JdbcClient db,
+            EntityManager entities,
             ObjectProvider<SignIns> signIns,
             @Value("${spring.datasource.url}") String url,
             @Value("${spring.datasource.username}") String user,
             @Value("${spring.datasource.password}") String password) {
-        this.db = db;
+        this.entities = entities;
         this.signIns = signIns;
         this.url = url;
         this.user = user;
@@ -58,7 +58,9 @@ public class Events {
 
     /** Says that a topic changed; heard after the surrounding transaction commits. */
     public void say(String topic) {
-        db.sql("select pg_notify('scholion', ?)").param(topic).query().listOfRows();
+        entities.createNativeQuery("select 1 from pg_notify('scholion', :topic)", Integer.class)
+                .setParameter("topic", topic)
+                .getResultList();
     }
 
     /**

@@ -6,28 +6,29 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.sql.Timestamp;
-import java.time.Clock;
 import java.time.Duration;
-import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.util.ContentCachingResponseWrapper;
 
-/** A request that creates something and carries an Idempotency-Key is done once; a repeat gets the first answer. */
+/**
+ * A request that creates something and carries an Idempotency-Key is done once: a repeat gets the first answer, and waits
+ * for it while it is being done, on whichever node. The same key with something else in it is refused.
+ */
 class IdempotencyFilter extends OncePerRequestFilter {
-    private static final Duration KEPT = Duration.ofDays(1);
+    private static final Duration WAITS = Duration.ofSeconds(20);
+    private static final int PAUSE_MILLIS = 100;
 
-    private final JdbcClient db;
-    private final Clock clock;
+    private final IdempotentRequests requests;
 
-    IdempotencyFilter(JdbcClient db, Clock clock) {
-        this.db = db;
-        this.clock = clock;
+    IdempotencyFilter(IdempotentRequests requests) {
+        this.requests = requests;
     }
 
     @Override
@@ -35,7 +36,10 @@ class IdempotencyFilter extends OncePerRequestFilter {
         return !request.getMethod().equals("POST")
                 || request.getHeader("Idempotency-Key") == null
                 // Handing in twice is handing in once by itself, and its answer comes later than this filter ends.
-                || request.getRequestURI().endsWith("/hand-in");
+                || request.getRequestURI().endsWith("/hand-in")
+                // Nothing of a password is kept, not even a digest of it.
+                || request.getRequestURI().endsWith("/password")
+                || request.getRequestURI().endsWith("/session");
     }
 
     @Override
@@ -47,21 +51,45 @@ class IdempotencyFilter extends OncePerRequestFilter {
             return;
         }
         String key = request.getRequestURI() + " " + request.getHeader("Idempotency-Key");
-        if (claim(me.id(), key)) {
-            perform(request, response, chain, me.id(), key);
-        } else {
-            repeat(response, me.id(), key);
-        }
+        String query = Objects.requireNonNullElse(request.getQueryString(), "");
+        String said = query + " " + request.getAttribute(Bodies.DIGEST);
+        long end = System.nanoTime() + WAITS.toNanos();
+        do {
+            if (requests.claim(me.id(), key, said)) {
+                perform(request, response, chain, me.id(), key);
+                return;
+            }
+            Optional<IdempotentRequests.Known> known = requests.find(me.id(), key);
+            if (known.isPresent() && !known.get().said().equals(said)) {
+                Bodies.refuse(
+                        response,
+                        HttpStatus.UNPROCESSABLE_ENTITY,
+                        "key-reused",
+                        "This Idempotency-Key came with another request before. Nothing was changed; send this one with a"
+                                + " key of its own.");
+                return;
+            }
+            if (known.isPresent() && known.get().status() != null) {
+                repeat(response, known.get());
+                return;
+            }
+            // It is being done, or it has just failed and is tried again here.
+        } while (System.nanoTime() < end && pause());
+        Bodies.refuse(
+                response,
+                HttpStatus.CONFLICT,
+                "still-going",
+                "The same request is still being done. Look again in a moment.");
     }
 
-    private boolean claim(UUID person, String key) {
-        db.sql("delete from idempotent_request where at < ?")
-                .param(Timestamp.from(clock.instant().minus(KEPT)))
-                .update();
-        return db.sql("insert into idempotent_request (person_id, key, at) values (?, ?, ?) on conflict do nothing")
-                        .params(person, key, Timestamp.from(clock.instant()))
-                        .update()
-                == 1;
+    private static boolean pause() {
+        try {
+            Thread.sleep(PAUSE_MILLIS);
+            return true;
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return false;
+        }
     }
 
     private void perform(
@@ -74,38 +102,22 @@ class IdempotencyFilter extends OncePerRequestFilter {
             done = kept.getStatus() < 400;
         } finally {
             if (done) {
-                db.sql("update idempotent_request set status = ?, body = ? where person_id = ? and key = ?")
-                        .params(
-                                kept.getStatus(),
-                                new String(kept.getContentAsByteArray(), StandardCharsets.UTF_8),
-                                person,
-                                key)
-                        .update();
+                requests.answered(
+                        person,
+                        key,
+                        kept.getStatus(),
+                        new String(kept.getContentAsByteArray(), StandardCharsets.UTF_8));
             } else {
-                // What failed may be tried again with the same key.
-                db.sql("delete from idempotent_request where person_id = ? and key = ?")
-                        .params(person, key)
-                        .update();
+                requests.forget(person, key);
             }
         }
         kept.copyBodyToResponse();
     }
 
-    private void repeat(HttpServletResponse response, UUID person, String key) throws IOException {
-        Map<String, Object> row = db
-                .sql("select status, body from idempotent_request where person_id = ? and key = ?")
-                .params(person, key)
-                .query()
-                .listOfRows()
-                .stream()
-                .findFirst()
-                .orElse(Map.of());
-        if (row.get("status") instanceof Integer status) {
-            response.setStatus(status);
-            response.setContentType(MediaType.APPLICATION_JSON_VALUE);
-            response.getOutputStream().write(String.valueOf(row.get("body")).getBytes(StandardCharsets.UTF_8));
-        } else {
-            response.setStatus(HttpServletResponse.SC_CONFLICT);
-        }
+    private static void repeat(HttpServletResponse response, IdempotentRequests.Known known) throws IOException {
+        response.setStatus(Objects.requireNonNull(known.status()));
+        response.setContentType(MediaType.APPLICATION_JSON_VALUE);
+        String body = Objects.requireNonNullElse(known.body(), "");
+        response.getOutputStream().write(body.getBytes(StandardCharsets.UTF_8));
     }
 }

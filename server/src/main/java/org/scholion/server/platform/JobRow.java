@@ -11,6 +11,7 @@ import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.JsonNode;
 
 /** Long work and how far it is. */
 @Entity
@@ -31,7 +32,7 @@ class JobRow {
     UUID object;
 
     @JdbcTypeCode(SqlTypes.JSON)
-    String input;
+    JsonNode input;
 
     int done;
     int total;
@@ -52,7 +53,7 @@ class JobRow {
     @SuppressWarnings("NullAway.Init")
     protected JobRow() {}
 
-    JobRow(UUID id, Me me, String kind, UUID object, String input, int total, Instant now) {
+    JobRow(UUID id, Me me, String kind, UUID object, JsonNode input, int total, Instant now) {
         this.id = id;
         this.school = me.school();
         this.person = me.id();

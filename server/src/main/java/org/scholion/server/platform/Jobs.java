@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.scholion.formats.json.Json;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
@@ -18,6 +17,8 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.JsonNode;
 
@@ -32,6 +33,9 @@ public class Jobs {
     private final ObjectProvider<SchedulerClient> scheduler;
     private final ObjectProvider<LongWork> kinds;
     private final TransactionTemplate transaction;
+    /** How far a step is shall be seen while it goes on. */
+    private final TransactionTemplate beside;
+
     private final Ids ids;
     private final Clock clock;
 
@@ -39,18 +43,23 @@ public class Jobs {
             Repository repository,
             ObjectProvider<SchedulerClient> scheduler,
             ObjectProvider<LongWork> kinds,
-            TransactionTemplate transaction,
+            PlatformTransactionManager transactions,
             Ids ids,
             Clock clock) {
         this.repository = repository;
         this.scheduler = scheduler;
         this.kinds = kinds;
-        this.transaction = transaction;
+        this.transaction = new TransactionTemplate(transactions);
+        this.beside = new TransactionTemplate(transactions);
+        this.beside.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
         this.ids = ids;
         this.clock = clock;
     }
 
     interface Repository extends JpaRepository<JobRow, UUID> {
+        Optional<JobRow> findFirstByKindAndObjectAndStateAndChangedAtAfter(
+                String kind, UUID object, State state, Instant since);
+
         List<JobRow> findTop20ByPersonAndChangedAtAfterOrderByChangedAtDesc(UUID person, Instant since);
     }
 
@@ -76,7 +85,7 @@ public class Jobs {
     public UUID begin(Me me, String kind, UUID object, JsonNode input, int total) {
         UUID id = ids.next();
         transaction.executeWithoutResult(
-                t -> repository.save(new JobRow(id, me, kind, object, Json.write(input), total, clock.instant())));
+                t -> repository.save(new JobRow(id, me, kind, object, input, total, clock.instant())));
         scheduler
                 .getObject()
                 .scheduleIfNotExists(Tasks.oneTime(TASK).execute((i, c) -> {}).instance(id.toString()), Instant.now());
@@ -105,17 +114,25 @@ public class Jobs {
                 .findFirst();
     }
 
+    /** Anybody's work of a kind on an object that goes on. */
+    public Optional<JobView> runningOn(String kind, UUID object) {
+        return repository
+                .findFirstByKindAndObjectAndStateAndChangedAtAfter(
+                        kind, object, State.RUNNING, clock.instant().minus(RECENT))
+                .map(JobRow::view);
+    }
+
     void run(UUID id) {
         JobRow job = repository.findById(id).orElseThrow();
         LongWork work = kinds.stream()
                 .filter(w -> w.kind().equals(job.kind))
                 .findFirst()
                 .orElseThrow();
-        LongWork.Order order = new LongWork.Order(job.person, job.object, job.total, Json.read(job.input));
+        LongWork.Order order = new LongWork.Order(job.person, job.object, job.total, job.input);
         int done = job.done;
         try {
             while (done < job.total) {
-                done = work.step(order, done);
+                done = work.step(order, done, now -> note(id, now, State.RUNNING, null));
                 note(id, done, State.RUNNING, null);
             }
             note(id, done, State.DONE, work.said(order));
@@ -125,7 +142,7 @@ public class Jobs {
     }
 
     private void note(UUID id, int done, State state, @Nullable String said) {
-        transaction.executeWithoutResult(t -> {
+        beside.executeWithoutResult(t -> {
             JobRow job = repository.findById(id).orElseThrow();
             job.done = done;
             job.state = state;

@@ -1,24 +1,11 @@
 package org.scholion.server.platform;
 
-import java.sql.SQLException;
-import org.postgresql.util.PGobject;
 import org.scholion.formats.json.Json;
 import tools.jackson.databind.JsonNode;
 
 /** JSON to and from jsonb columns. */
 public final class JsonColumn {
     private JsonColumn() {}
-
-    public static PGobject of(JsonNode node) {
-        try {
-            PGobject column = new PGobject();
-            column.setType("jsonb");
-            column.setValue(Json.write(node));
-            return column;
-        } catch (SQLException e) {
-            throw new IllegalStateException(e);
-        }
-    }
 
     public static JsonNode read(String column) {
         return Json.read(column);

@@ -1,13 +1,11 @@
 package org.scholion.server.platform;
 
 import jakarta.servlet.DispatcherType;
-import java.time.Clock;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
@@ -39,8 +37,7 @@ class SecurityRules {
             HttpSecurity http,
             SecurityContextRepository contexts,
             @Qualifier("handlerExceptionResolver") HandlerExceptionResolver words,
-            JdbcClient db,
-            Clock clock)
+            IdempotentRequests requests)
             throws Exception {
         return http.securityContext(c -> c.securityContextRepository(contexts))
                 .sessionManagement(m -> m.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
@@ -81,7 +78,7 @@ class SecurityRules {
                 // No beans of their own: as such they would stand before every request a second time.
                 .addFilterBefore(new TroubleAtTheDoors(words), SecurityContextHolderFilter.class)
                 .addFilterAfter(new Bodies(), AuthorizationFilter.class)
-                .addFilterAfter(new IdempotencyFilter(db, clock), Bodies.class)
+                .addFilterAfter(new IdempotencyFilter(requests), Bodies.class)
                 .build();
     }
 

@@ -4,6 +4,9 @@ import jakarta.persistence.EntityManager;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.security.GeneralSecurityException;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import javax.crypto.Cipher;
@@ -43,21 +46,41 @@ public class Veil {
         return one(Cipher.ENCRYPT_MODE, place, id);
     }
 
+    /** The same of many at once. */
+    public Map<UUID, UUID> covered(String place, Collection<UUID> ids) {
+        Cipher cipher = cipher(Cipher.ENCRYPT_MODE, place);
+        Map<UUID, UUID> all = new HashMap<>();
+        ids.forEach(id -> all.put(id, one(cipher, id)));
+        return all;
+    }
+
     public UUID uncovered(String place, UUID covered) {
         return one(Cipher.DECRYPT_MODE, place, covered);
     }
 
     /** One block, so that a permutation of all ids is what is wanted: each place has a key of its own. */
     private UUID one(int mode, String place, UUID id) {
+        return one(cipher(mode, place), id);
+    }
+
+    private Cipher cipher(int mode, String place) {
         try {
             Cipher cipher = Cipher.getInstance("AES/ECB/NoPadding");
             cipher.init(mode, new SecretKeySpec(digest(place), "AES"));
+            return cipher;
+        } catch (GeneralSecurityException e) {
+            throw new IllegalStateException("every Java has AES", e);
+        }
+    }
+
+    private static UUID one(Cipher cipher, UUID id) {
+        try {
             ByteBuffer block =
                     ByteBuffer.allocate(16).putLong(id.getMostSignificantBits()).putLong(id.getLeastSignificantBits());
             ByteBuffer other = ByteBuffer.wrap(cipher.doFinal(block.array()));
             return new UUID(other.getLong(), other.getLong());
         } catch (GeneralSecurityException e) {
-            throw new IllegalStateException("every Java has AES", e);
+            throw new IllegalStateException("a block has its length", e);
         }
     }
 

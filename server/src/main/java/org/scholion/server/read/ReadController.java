@@ -28,8 +28,9 @@ class ReadController {
             @PathVariable UUID assessment,
             @RequestParam(required = false) @Nullable UUID section,
             @RequestParam(required = false) @Nullable String item,
+            @RequestParam(required = false) @Nullable Integer from,
             @RequestParam(defaultValue = "false") boolean names) {
-        return readings.of(me, assessment, section, item, names);
+        return readings.of(me, assessment, new Readings.Looking(section, item, from, names));
     }
 
     /** @param answer its own name, as the list of answers gives it */

@@ -3,11 +3,15 @@ package org.scholion.server.read;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
 import org.scholion.core.item.OpenItem;
@@ -23,9 +27,13 @@ import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;
+import org.scholion.server.ledger.Brief;
 import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.LedgerMark;
 import org.scholion.server.ledger.MarkView;
+import org.scholion.server.ledger.Marked;
+import org.scholion.server.ledger.MarkedPaper;
+import org.scholion.server.ledger.MarkedPapers;
 import org.scholion.server.ledger.Regrading;
 import org.scholion.server.ledger.Seen;
 import org.scholion.server.platform.JsonColumn;
@@ -42,6 +50,10 @@ import tools.jackson.databind.JsonNode;
 public class Readings {
     private static final int LONGEST_COMMENT = 10_000;
 
+    /** So many answers are shown at once; the rest comes as one goes on. */
+    private static final int WINDOW = 100;
+
+    private final MarkedPapers papers;
     private final Attempts attempts;
     private final Ledger ledger;
     private final Editions editions;
@@ -52,6 +64,7 @@ public class Readings {
     private final Clock clock;
 
     Readings(
+            MarkedPapers papers,
             Attempts attempts,
             Ledger ledger,
             Editions editions,
@@ -60,6 +73,7 @@ public class Readings {
             Seen seen,
             Veil veil,
             Clock clock) {
+        this.papers = papers;
         this.attempts = attempts;
         this.ledger = ledger;
         this.editions = editions;
@@ -107,8 +121,27 @@ public class Readings {
             boolean held,
             String saw) {}
 
+    /**
+     * What is to be read.
+     *
+     * @param item the question that is shown; null where there is none
+     * @param from the place of the first of {@code answers} among all answers to it
+     */
     public record ReadView(
-            List<OpenQuestion> questions, @Nullable String item, List<ReadAnswer> answers) {}
+            List<OpenQuestion> questions, @Nullable String item, int from, List<ReadAnswer> answers) {}
+
+    /**
+     * What is looked at.
+     *
+     * @param item the question; the first with something unread where none is named
+     * @param from the place of an answer that is to be among those shown; from the first unread where none is named
+     * @param names whether names are shown
+     */
+    public record Looking(
+            @Nullable UUID section,
+            @Nullable String item,
+            @Nullable Integer from,
+            boolean names) {}
 
     /**
      * What a reader chose and says.
@@ -127,40 +160,103 @@ public class Readings {
     public record ReadingUndo(String saw) {}
 
     @Transactional(readOnly = true)
-    public ReadView of(Me me, UUID assessment, @Nullable UUID section, @Nullable String item, boolean names) {
+    public ReadView of(Me me, UUID assessment, Looking looking) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
-        Edition edition = editions.latest(assessment).orElse(null);
-        List<OpenItem> open = edition == null ? List.of() : openItems(edition);
-        if (edition == null || open.isEmpty()) {
-            return new ReadView(List.of(), null, List.of());
+        MarkedPaper paper = papers.find(assessment, looking.section()).orElse(null);
+        List<OpenItem> open = paper == null ? List.of() : openItems(paper.edition());
+        if (paper == null || open.isEmpty()) {
+            return new ReadView(List.of(), null, 0, List.of());
         }
-        List<Attempt> in = attempts.in(assessment, section);
-        Map<UUID, Map<String, JsonNode>> responses = attempts.responses(assessment);
-        Map<UUID, Map<String, LedgerMark>> current = ledger.current(assessment);
         List<OpenQuestion> questions = new ArrayList<>();
-        List<ReadAnswer> shown = new ArrayList<>();
-        String shownItem = null;
-        OpenItem wanted =
-                open.stream().filter(o -> o.id().equals(item)).findFirst().orElse(null);
+        Map<String, List<Given>> given = given(paper, open);
         for (OpenItem one : open) {
-            List<ReadAnswer> answers = answers(me, one, in, responses, current, names);
-            int unread = (int) answers.stream().filter(Readings::isUnread).count();
-            questions.add(question(edition, one, unread, answers.size()));
-            // Without a choice the first question with something unread is shown.
-            if (wanted == null ? shown.isEmpty() || unread > 0 && allRead(shown) : one == wanted) {
-                shown = answers;
-                shownItem = one.id();
+            List<Given> answers = given.getOrDefault(one.id(), List.of());
+            int unread = (int) answers.stream().filter(Given::unread).count();
+            questions.add(question(paper.edition(), one, unread, answers.size()));
+        }
+        OpenItem shown = open.stream()
+                .filter(o -> o.id().equals(looking.item()))
+                .findFirst()
+                .or(() -> first(open, questions))
+                .orElse(null);
+        if (shown == null) {
+            return new ReadView(questions, null, 0, List.of());
+        }
+        List<Given> all = inOrder(me, shown, given.getOrDefault(shown.id(), List.of()), looking.names());
+        int from = from(all, looking.from());
+        List<Given> window = all.subList(from, Math.min(all.size(), from + WINDOW));
+        return new ReadView(questions, shown.id(), from, answers(me, shown, window, looking.names()));
+    }
+
+    /** An answer to an open question. */
+    private record Given(Attempt attempt, boolean unread) {}
+
+    private static Map<String, List<Given>> given(MarkedPaper paper, List<OpenItem> open) {
+        Map<String, List<Given>> all = new HashMap<>();
+        for (Marked m : paper.attempts()) {
+            List<Brief> marks = m.marks();
+            for (OpenItem item : open) {
+                Brief brief = marks.get(paper.edition().items().indexOf(item));
+                if (brief.said() && brief.state() != null) {
+                    all.computeIfAbsent(item.id(), i -> new ArrayList<>())
+                            .add(new Given(m.attempt(), brief.state() == State.READ));
+                }
             }
         }
-        return new ReadView(questions, shownItem, shown);
+        return all;
     }
 
-    private static boolean allRead(List<ReadAnswer> answers) {
-        return answers.stream().noneMatch(Readings::isUnread);
+    /** Without a choice the first question with something unread, else the first with something to see. */
+    private static Optional<OpenItem> first(List<OpenItem> open, List<OpenQuestion> questions) {
+        return IntStream.range(0, open.size())
+                .filter(i -> questions.get(i).unread() > 0)
+                .mapToObj(open::get)
+                .findFirst()
+                .or(() -> IntStream.range(0, open.size())
+                        .filter(i -> questions.get(i).answers() > 0)
+                        .mapToObj(open::get)
+                        .findFirst());
     }
 
-    private static boolean isUnread(ReadAnswer answer) {
-        return answer.mark().state().equals(State.READ.word());
+    /** Without names in an order that says nothing about who wrote what and stays the same from visit to visit. */
+    private List<Given> inOrder(Me me, OpenItem item, List<Given> given, boolean names) {
+        if (names) {
+            return given;
+        }
+        Map<UUID, UUID> covered = veil.covered(
+                place(me, item.id()), given.stream().map(g -> g.attempt().id()).toList());
+        return given.stream()
+                .sorted(Comparator.comparing(
+                        g -> Objects.requireNonNull(covered.get(g.attempt().id()))))
+                .toList();
+    }
+
+    /** Where a window begins that has this place in it; without one, the first unread. */
+    private static int from(List<Given> all, @Nullable Integer wanted) {
+        int place = wanted == null
+                ? IntStream.range(0, all.size())
+                        .filter(i -> all.get(i).unread())
+                        .findFirst()
+                        .orElse(0)
+                : Math.max(0, Math.min(wanted, all.size() - 1));
+        return Math.max(0, place) / WINDOW * WINDOW;
+    }
+
+    private List<ReadAnswer> answers(Me me, OpenItem item, List<Given> window, boolean names) {
+        List<UUID> ids = window.stream().map(g -> g.attempt().id()).toList();
+        Set<String> only = Set.of(item.id());
+        Map<UUID, Map<String, JsonNode>> responses = attempts.responsesOf(ids, only);
+        Map<UUID, Map<String, LedgerMark>> current = ledger.currentOf(ids, only);
+        List<ReadAnswer> all = new ArrayList<>();
+        for (Given one : window) {
+            UUID id = one.attempt().id();
+            LedgerMark mark = current.getOrDefault(id, Map.of()).get(item.id());
+            if (mark != null) {
+                Answer answer = Attempts.answer(item, responses.getOrDefault(id, Map.of()));
+                all.add(view(me, item, one.attempt(), answer, mark, names));
+            }
+        }
+        return all;
     }
 
     private static List<OpenItem> openItems(Edition edition) {
@@ -191,28 +287,6 @@ public class Readings {
                 c.levels().stream()
                         .map(l -> new LevelView(l.id(), l.points().toExact(), l.text()))
                         .toList());
-    }
-
-    private List<ReadAnswer> answers(
-            Me me,
-            OpenItem item,
-            List<Attempt> in,
-            Map<UUID, Map<String, JsonNode>> responses,
-            Map<UUID, Map<String, LedgerMark>> current,
-            boolean names) {
-        List<ReadAnswer> all = new ArrayList<>();
-        for (Attempt attempt : in) {
-            Answer answer = Attempts.answer(item, responses.getOrDefault(attempt.id(), Map.of()));
-            LedgerMark mark = current.getOrDefault(attempt.id(), Map.of()).get(item.id());
-            if (!answer.isBlank() && mark != null) {
-                all.add(view(me, item, attempt, answer, mark, names));
-            }
-        }
-        if (!names) {
-            // An order that says nothing about who wrote it and stays the same from visit to visit.
-            all.sort(Comparator.comparing(ReadAnswer::answer));
-        }
-        return all;
     }
 
     private ReadAnswer view(Me me, OpenItem item, Attempt attempt, Answer answer, LedgerMark m, boolean names) {

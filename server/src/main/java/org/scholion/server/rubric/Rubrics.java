@@ -59,7 +59,7 @@ public class Rubrics {
     @Transactional(readOnly = true)
     public List<RubricLine> of(Me me) {
         return entities.createQuery("""
-                        select r, p.given || ' ' || p.family,
+                        select r, p.name,
                                r.owner = :me or exists (select 1 from ShareRow s where s.object = r.id
                                  and s.person = :me and s.mayEdit)
                         from Rubric r join Person p on p.id = r.owner
@@ -90,7 +90,7 @@ public class Rubrics {
 
     private List<RubricVersion> versions(UUID id) {
         List<RubricVersion> plain = entities.createQuery("""
-                        select v, p.given || ' ' || p.family
+                        select v, p.name
                         from RubricVersionRow v join Person p on p.id = v.by where v.rubric = :id order by v.version""", Was.class)
                 .setParameter("id", id)
                 .getResultStream()

@@ -36,6 +36,7 @@ class Decideds {
     /**
      * Equal answers that were decided.
      *
+     * @param count how many gave them; {@code students} are the first of them
      * @param who who decided; null where nobody is known
      * @param these whether these students' marks were decided alone, and the key stayed the same
      * @param saw which marks these are; they go back with another decision
@@ -43,6 +44,7 @@ class Decideds {
     record DecidedGroup(
             String form,
             String shown,
+            int count,
             List<String> students,
             String credit,
             String because,
@@ -58,6 +60,17 @@ class Decideds {
             editions.history(edition.assessmentId()).forEach(line -> history.put(line.number(), line));
         }
         return history;
+    }
+
+    /** Whether the key can have learned about an item since it was given out. */
+    boolean mayBe(Edition edition, Item item) {
+        return edition.number() > 1
+                && (edition.rulings().stream().anyMatch(r -> r.item().equals(item.id()))
+                        || editions.numbered(edition.assessmentId(), 1)
+                                .assessment()
+                                .item(item.id())
+                                .filter(was -> !was.equals(item))
+                                .isPresent());
     }
 
     /** The decided groups of one item, the largest first. */
@@ -78,7 +91,7 @@ class Decideds {
         }
         return groups.values().stream()
                 .map(group -> group(edition, item, group, history))
-                .sorted(Comparator.comparing((DecidedGroup g) -> -g.students().size()))
+                .sorted(Comparator.comparing((DecidedGroup g) -> -g.count()))
                 .toList();
     }
 
@@ -106,7 +119,8 @@ class Decideds {
         return new DecidedGroup(
                 oldest.said().form(edition, item),
                 Told.in(item, oldest.said().answer()),
-                group.stream().map(w -> w.attempt().name()).toList(),
+                group.size(),
+                Doubts.names(group),
                 mark.mark().credit().toExact(),
                 Words.english(mark.mark().reason()),
                 mark.byPerson() ? mark.personName() : line == null ? null : line.by(),

@@ -1,14 +1,15 @@
 package org.scholion.server.settle;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Told;
 import org.scholion.core.item.Item;
+import org.scholion.core.item.OpenItem;
 import org.scholion.core.reason.Words;
 import org.scholion.core.score.Doubts.Group;
 import org.scholion.core.score.HowItScores;
@@ -17,30 +18,36 @@ import org.scholion.core.score.State;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.Attempt;
-import org.scholion.server.ledger.Attempts;
-import org.scholion.server.ledger.Ledger;
+import org.scholion.server.ledger.Brief;
 import org.scholion.server.ledger.LedgerMark;
+import org.scholion.server.ledger.MarkedPaper;
+import org.scholion.server.ledger.MarkedPapers;
 import org.scholion.server.ledger.Said;
 import org.scholion.server.ledger.Seen;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.JsonNode;
 
 /** The doubts of an assessment, equal answers together, the largest groups first. */
 @Service
 class Doubts {
-    private final Attempts attempts;
-    private final Ledger ledger;
+    /** So many groups are shown of the question that is looked at, and so many of each other one. */
+    private static final int MOST = 200;
+
+    private static final int OF_OTHERS = 4;
+    private static final int NAMES = 30;
+
+    private final MarkedPapers papers;
     private final Editions editions;
     private final Seen seen;
     private final Decideds decideds;
+    private final Saying saying;
 
-    Doubts(Attempts attempts, Ledger ledger, Editions editions, Seen seen, Decideds decideds) {
-        this.decideds = decideds;
-        this.attempts = attempts;
-        this.ledger = ledger;
+    Doubts(MarkedPapers papers, Editions editions, Seen seen, Decideds decideds, Saying saying) {
+        this.papers = papers;
         this.editions = editions;
         this.seen = seen;
+        this.decideds = decideds;
+        this.saying = saying;
     }
 
     /**
@@ -48,6 +55,7 @@ class Doubts {
      *
      * @param form what they have in common; a decision names the group by it
      * @param shown the answer as the first of them gave it
+     * @param count how many gave it; {@code students} are the first of them
      * @param near what it is like, in words
      * @param like the listed answers that it is like, the likeliest first
      * @param phrase a listed text that the answer holds, for "any answer with this in it"
@@ -57,6 +65,7 @@ class Doubts {
     record DoubtGroup(
             String form,
             String shown,
+            int count,
             List<String> students,
             String because,
             String near,
@@ -68,8 +77,8 @@ class Doubts {
     /**
      * The doubts of one question.
      *
-     * @param groups those that wait
-     * @param decided those that somebody has decided
+     * @param waiting how many groups wait; {@code groups} are the first of them, more of the question that is looked at
+     * @param decidings how many groups somebody has decided; {@code decided} are the first of them
      */
     record QuestionDoubts(
             String item,
@@ -80,84 +89,155 @@ class Doubts {
             String rule,
             int settled,
             int answers,
+            int waiting,
             List<DoubtGroup> groups,
-            List<Decideds.DecidedGroup> decided) {}
+            int decidings,
+            List<Decideds.DecidedGroup> decided) {
+        boolean isEmpty() {
+            return waiting == 0 && decidings == 0;
+        }
+
+        QuestionDoubts first(int most) {
+            return new QuestionDoubts(
+                    item,
+                    number,
+                    kind,
+                    prompt,
+                    points,
+                    rule,
+                    settled,
+                    answers,
+                    waiting,
+                    groups.stream().limit(most).toList(),
+                    decidings,
+                    decided.stream().limit(most).toList());
+        }
+    }
 
     record DoubtsView(int doubts, int edition, List<QuestionDoubts> questions) {}
 
     /** An attempt with its answer to one item. */
     record Waiting(Attempt attempt, Said said, LedgerMark mark) {}
 
+    /** What of a question is looked at: {@code item}, the first with doubts where none is named, and how many groups. */
+    record Window(@Nullable String item, @Nullable Integer groups) {
+        int most() {
+            return groups == null ? MOST : Math.max(1, Math.min(groups, 10 * MOST));
+        }
+    }
+
     @Transactional(readOnly = true)
-    DoubtsView of(UUID assessment, @Nullable UUID section) {
-        Edition edition = editions.latest(assessment).orElse(null);
-        if (edition == null) {
+    DoubtsView of(UUID assessment, @Nullable UUID section, Window window) {
+        return windowed(all(assessment, section), window);
+    }
+
+    /** Every group, however many. */
+    @Transactional(readOnly = true)
+    DoubtsView all(UUID assessment, @Nullable UUID section) {
+        MarkedPaper paper = papers.find(assessment, section).orElse(null);
+        if (paper == null) {
             return new DoubtsView(0, 0, List.of());
         }
-        List<Attempt> in = attempts.in(assessment, section);
-        Map<UUID, Map<String, JsonNode>> responses = attempts.responses(assessment);
-        Map<UUID, Map<String, LedgerMark>> current = ledger.current(assessment);
+        Edition edition = paper.edition();
+        List<Marks> own = paper.attempts().stream()
+                .map(m -> new Marks(m.attempt(), m.marks()))
+                .toList();
         Map<Integer, Editions.EditionLine> history = decideds.history(edition);
         List<QuestionDoubts> questions = new ArrayList<>();
         int doubts = 0;
-        for (Item item : edition.items()) {
-            List<Waiting> all = said(item, in, responses, current);
-            List<Waiting> waiting = all.stream()
-                    .filter(w -> w.mark().mark().state() == State.SETTLE && edition.waits(item))
-                    .toList();
-            doubts += waiting.size();
-            List<Decideds.DecidedGroup> decided = decideds.of(edition, item, all, history);
-            if (!waiting.isEmpty() || !decided.isEmpty()) {
-                questions.add(question(edition, item, all.size(), waiting, decided));
+        for (int j = 0; j < edition.items().size(); j++) {
+            Item item = edition.items().get(j);
+            QuestionDoubts question = question(edition, item, j, own, history);
+            doubts += question.answers() - question.settled();
+            if (!question.isEmpty()) {
+                questions.add(question);
             }
         }
         return new DoubtsView(doubts, edition.number(), questions);
     }
 
+    /** An attempt and its marks in brief. */
+    record Marks(Attempt attempt, List<Brief> marks) {}
+
+    private QuestionDoubts question(
+            Edition edition, Item item, int place, List<Marks> all, Map<Integer, Editions.EditionLine> history) {
+        int answers = 0;
+        boolean canWait = edition.waits(item);
+        List<Attempt> waiting = new ArrayList<>();
+        List<Attempt> perhapsDecided = new ArrayList<>();
+        boolean mayBeDecided = decideds.mayBe(edition, item);
+        for (Marks own : all) {
+            Brief brief = own.marks().get(place);
+            if (!brief.said() || brief.state() == null) {
+                continue;
+            }
+            answers++;
+            if (brief.state() == State.SETTLE && canWait) {
+                waiting.add(own.attempt());
+            } else if (brief.state() == State.SCORED
+                    && !(item instanceof OpenItem)
+                    && (brief.byPerson() || brief.ruled() || mayBeDecided && brief.edition() > 1)) {
+                perhapsDecided.add(own.attempt());
+            }
+        }
+        return question(
+                edition,
+                item,
+                answers,
+                saying.of(edition, item, waiting),
+                decideds.of(edition, item, saying.of(edition, item, perhapsDecided), history));
+    }
+
+    /** All of few; of many the question that is looked at, and what names the others. */
+    private static DoubtsView windowed(DoubtsView all, Window window) {
+        int groups = all.questions().stream()
+                .mapToInt(q -> q.waiting() + q.decidings())
+                .sum();
+        if (groups <= MOST) {
+            return all;
+        }
+        String looked = all.questions().stream()
+                .filter(q -> q.item().equals(window.item()))
+                .findFirst()
+                .or(() -> all.questions().stream().filter(q -> q.waiting() > 0).findFirst())
+                .or(() -> all.questions().stream().findFirst())
+                .map(QuestionDoubts::item)
+                .orElse("");
+        return new DoubtsView(
+                all.doubts(),
+                all.edition(),
+                all.questions().stream()
+                        .map(q -> q.first(q.item().equals(looked) ? window.most() : OF_OTHERS))
+                        .toList());
+    }
+
     /** What was decided about one item, for its key. */
     @Transactional(readOnly = true)
     List<Decideds.DecidedGroup> decided(UUID assessment, String itemId) {
-        Edition edition = editions.latest(assessment).orElse(null);
-        Item item = edition == null ? null : edition.assessment().item(itemId).orElse(null);
-        return edition == null || item == null
-                ? List.of()
-                : decideds.of(edition, item, ofItem(edition, item, null), decideds.history(edition));
+        MarkedPaper paper = papers.find(assessment, null).orElse(null);
+        Item item =
+                paper == null ? null : paper.edition().assessment().item(itemId).orElse(null);
+        if (paper == null || item == null) {
+            return List.of();
+        }
+        List<Marks> own = paper.attempts().stream()
+                .map(m -> new Marks(m.attempt(), m.marks()))
+                .toList();
+        int place = paper.edition().items().indexOf(item);
+        return question(paper.edition(), item, place, own, decideds.history(paper.edition()))
+                .decided();
     }
 
     /** The attempts whose answer to this item has this form, decided or not. */
     @Transactional(readOnly = true)
     List<Waiting> ofForm(Edition edition, Item item, String form, @Nullable UUID section) {
-        return ofItem(edition, item, section).stream()
-                .filter(w -> w.said().form(edition, item).equals(form))
-                .toList();
+        return saying.ofForm(edition, item, form, section);
     }
 
-    /** Every answer to this item. */
+    /** The answers of some attempts to this item. */
     @Transactional(readOnly = true)
-    List<Waiting> ofItem(Edition edition, Item item, @Nullable UUID section) {
-        UUID assessment = edition.assessmentId();
-        Set<String> only = Set.of(item.id());
-        return said(
-                item,
-                attempts.in(assessment, section),
-                attempts.responses(assessment, only),
-                ledger.current(assessment, only));
-    }
-
-    private static List<Waiting> said(
-            Item item,
-            List<Attempt> in,
-            Map<UUID, Map<String, JsonNode>> responses,
-            Map<UUID, Map<String, LedgerMark>> current) {
-        List<Waiting> all = new ArrayList<>();
-        for (Attempt attempt : in) {
-            Said said = Said.to(item, responses.getOrDefault(attempt.id(), Map.of()));
-            LedgerMark mark = current.getOrDefault(attempt.id(), Map.of()).get(item.id());
-            if (!said.isBlank() && mark != null) {
-                all.add(new Waiting(attempt, said, mark));
-            }
-        }
-        return all;
+    List<Waiting> ofSome(Edition edition, Item item, Collection<UUID> some) {
+        return saying.ofSome(edition, item, some);
     }
 
     private QuestionDoubts question(
@@ -183,7 +263,9 @@ class Doubts {
                 HowItScores.of(item),
                 answers - waiting.size(),
                 answers,
+                groups.size(),
                 groups,
+                decided.size(),
                 decided);
     }
 
@@ -205,6 +287,7 @@ class Doubts {
                     return new DoubtGroup(
                             e.getKey(),
                             first.said().told(item, asSeen),
+                            e.getValue().size(),
                             names(e.getValue()),
                             Words.english(first.mark().mark().reason()),
                             "answers the question as it was before it changed",
@@ -220,8 +303,8 @@ class Doubts {
         return waiting.stream().map(Waiting::mark).toList();
     }
 
-    private static List<String> names(List<Waiting> waiting) {
-        return waiting.stream().map(w -> w.attempt().name()).toList();
+    static List<String> names(List<Waiting> waiting) {
+        return waiting.stream().limit(NAMES).map(w -> w.attempt().name()).toList();
     }
 
     private DoubtGroup group(Item item, Group<Waiting> group) {
@@ -230,6 +313,7 @@ class Doubts {
         return new DoubtGroup(
                 group.form(),
                 Told.in(item, first.said().answer()),
+                group.waiting().size(),
                 names(group.waiting()),
                 Words.english(first.mark().mark().reason()),
                 like == null

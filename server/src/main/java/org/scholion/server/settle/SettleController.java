@@ -28,13 +28,21 @@ class SettleController {
         this.access = access;
     }
 
+    /**
+     * What waits.
+     *
+     * @param item the question that is looked at: of the others only the first groups come where there are many
+     * @param groups how many of its groups
+     */
     @GetMapping
     Doubts.DoubtsView doubts(
             @AuthenticationPrincipal Me me,
             @PathVariable UUID assessment,
-            @RequestParam(required = false) @Nullable UUID section) {
+            @RequestParam(required = false) @Nullable UUID section,
+            @RequestParam(required = false) @Nullable String item,
+            @RequestParam(required = false) @Nullable Integer groups) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
-        return doubts.of(assessment, section);
+        return doubts.of(assessment, section, new Doubts.Window(item, groups));
     }
 
     /** What was decided about one question; also what a key cannot list. */

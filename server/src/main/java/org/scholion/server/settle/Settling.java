@@ -3,10 +3,10 @@ package org.scholion.server.settle;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -41,6 +41,7 @@ import tools.jackson.databind.node.ObjectNode;
 @Service
 public class Settling {
     private static final int LONGEST_NOTE = 2_000;
+    private static final int MOST_TOLD = 50;
 
     private final Doubts doubts;
     private final Editions editions;
@@ -105,7 +106,7 @@ public class Settling {
     /** Every group that waits, in the order of the paper. */
     @Transactional(readOnly = true)
     public List<Open> open(UUID assessment) {
-        return doubts.of(assessment, null).questions().stream()
+        return doubts.all(assessment, null).questions().stream()
                 .flatMap(q -> q.groups().stream().map(g -> new Open(q.item(), g.form(), g.saw())))
                 .toList();
     }
@@ -116,17 +117,20 @@ public class Settling {
         Edition edition = editions.require(assessment);
         return isByHand(decision)
                 ? regrading.previewMarks(assessment, byHand(me, edition, decision, group(edition, decision)))
-                : withAlso(edition, decision, regrading.compare(candidate(edition, decision)));
+                : withAlso(edition, decision);
     }
 
     /** Names the other answers that the key decides differently once it has learned this one. */
-    private EffectView withAlso(Edition edition, Decision decision, Regrading.Compared compared) {
+    private EffectView withAlso(Edition edition, Decision decision) {
         Item item = item(edition, decision);
         Map<UUID, LedgerMark> moved = new HashMap<>();
-        compared.moved().stream().filter(m -> m.item().equals(item.id())).forEach(m -> moved.put(m.attempt(), m));
+        EffectView effect = regrading.compare(
+                candidate(edition, decision),
+                marks ->
+                        marks.stream().filter(m -> m.item().equals(item.id())).forEach(m -> moved.put(m.attempt(), m)));
         Map<String, EffectView.Also> also = new LinkedHashMap<>();
         if (!moved.isEmpty()) {
-            for (Doubts.Waiting w : doubts.ofItem(edition, item, null)) {
+            for (Doubts.Waiting w : doubts.ofSome(edition, item, moved.keySet())) {
                 LedgerMark mark = moved.get(w.attempt().id());
                 String form = w.said().form(edition, item);
                 if (mark != null && !form.equals(decision.form())) {
@@ -139,7 +143,7 @@ public class Settling {
                 }
             }
         }
-        return compared.effect().withAlso(List.copyOf(also.values()));
+        return effect.withAlso(List.copyOf(also.values()));
     }
 
     /** What the key cannot learn is decided for those who gave it. */
@@ -186,28 +190,28 @@ public class Settling {
             Edition edition = editions.require(assessment);
             List<Doubts.Waiting> all =
                     doubts.ofForm(edition, item(edition, decision), decision.form(), decision.section());
-            requireSeen(edition, decision, all);
+            Set<Long> saw = requireSeen(edition, decision, all);
             return marking.of(
                     edition,
-                    all.stream()
-                            .filter(w -> decision.saw().contains(seen.mark(w.mark())))
-                            .toList());
+                    all.stream().filter(w -> saw.contains(w.mark().seq())).toList());
         });
     }
 
-    private void requireSeen(Edition edition, Decision decision, List<Doubts.Waiting> now) {
-        Set<String> current = new HashSet<>(seen.marks(Doubts.marks(now)));
-        if (decision.saw().isEmpty() || !current.containsAll(decision.saw())) {
-            Item item = item(edition, decision);
-            List<Theirs> theirs = now.stream()
-                    .filter(w -> !decision.saw().contains(seen.mark(w.mark())))
-                    .map(w -> new Theirs(w.attempt().name(), MarkView.of(item, w.mark())))
-                    .toList();
-            throw Refused.overtaken(
-                    "These answers were decided meanwhile. Yours was not saved, so that nothing is decided twice; look"
-                            + " at both.",
-                    theirs);
+    private Set<Long> requireSeen(Edition edition, Decision decision, List<Doubts.Waiting> now) {
+        Optional<Set<Long>> saw = seen.among(Doubts.marks(now), decision.saw());
+        if (saw.isPresent()) {
+            return saw.get();
         }
+        Item item = item(edition, decision);
+        List<Theirs> theirs = now.stream()
+                .filter(w -> !decision.saw().contains(seen.mark(w.mark())))
+                .limit(MOST_TOLD)
+                .map(w -> new Theirs(w.attempt().name(), MarkView.of(item, w.mark())))
+                .toList();
+        throw Refused.overtaken(
+                "These answers were decided meanwhile. Yours was not saved, so that nothing is decided twice; look"
+                        + " at both.",
+                theirs);
     }
 
     private List<Doubts.Waiting> group(Edition edition, Decision decision) {

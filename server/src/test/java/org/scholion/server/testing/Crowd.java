@@ -43,8 +43,8 @@ public final class Crowd {
                     .param("tag", tag)
                     .update();
             db.sql("""
-                            insert into mark (school_id, attempt_id, item, state, credit, reason, edition, at)
-                            select x.school_id, x.id, :item, :state, :credit, cast(:reason as jsonb), 1, now()
+                            insert into mark (school_id, attempt_id, item, state, numerator, denominator, reason, edition, at)
+                            select x.school_id, x.id, :item, :state, cast(:credit as numeric), 1, cast(:reason as jsonb), 1, now()
                             from attempt x join person p on p.id = x.student_id where p.username like :tag || '%'""")
                     .param("item", answer[0])
                     .param("state", answer[2])

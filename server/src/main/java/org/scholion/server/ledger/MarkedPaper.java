@@ -1,0 +1,17 @@
+package org.scholion.server.ledger;
+
+import java.util.List;
+import java.util.UUID;
+import org.scholion.server.key.Edition;
+
+/**
+ * An assessment that was answered: the attempts that are in, by family name, with their standings and their marks in
+ * brief. What is only told of some of them (answers, reasons, comments) is asked for those that are shown.
+ *
+ * @param edition the latest edition; the marks are in its order
+ */
+public record MarkedPaper(Edition edition, List<Marked> attempts) {
+    public List<UUID> ids() {
+        return attempts.stream().map(m -> m.attempt().id()).toList();
+    }
+}

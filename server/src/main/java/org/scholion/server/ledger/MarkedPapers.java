@@ -1,0 +1,245 @@
+package org.scholion.server.ledger;
+
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.TypedQuery;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.server.key.Edition;
+import org.scholion.server.key.Editions;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Reads {@link MarkedPaper}s: one statement, whatever is shown of them. */
+@Service
+public class MarkedPapers {
+    private static final String SELECT = "select " + Attempts.FIELDS + """
+            , s.score, s.possible, s.percent, s.band, s.passed, s.provisional, s.awaitsCurve, s.counts, s.place, s.tally,
+            (select max(n.number) from EditionRow n where n.assessment = :assessment),
+            """ + Standings.SITTING_AWAITS + """
+
+            from AttemptRow x join Person p on p.id = x.student join EditionRow e on e.id = x.edition
+            left join StandingRow s on s.school = x.school and s.attempt = x.id
+            where x.handedInAt is not null and x.assessment = :assessment\s""";
+
+    private final EntityManager entities;
+    private final Editions editions;
+    private final Briefs briefs;
+
+    MarkedPapers(EntityManager entities, Editions editions, Briefs briefs) {
+        this.entities = entities;
+        this.editions = editions;
+        this.briefs = briefs;
+    }
+
+    @SuppressWarnings("ArrayRecordComponent")
+    record Flat(
+            UUID id,
+            UUID school,
+            UUID assessment,
+            UUID sitting,
+            UUID section,
+            UUID student,
+            String given,
+            String family,
+            int number,
+            int edition,
+            Attempt.Way way,
+            String[] leftOut,
+            String daysLate,
+            Instant startedAt,
+            @Nullable Instant handedInAt,
+            @Nullable String score,
+            @Nullable String possible,
+            @Nullable String percent,
+            @Nullable String band,
+            @Nullable Boolean passed,
+            @Nullable Boolean provisional,
+            @Nullable Boolean awaitsCurve,
+            @Nullable Boolean counts,
+            @Nullable Long place,
+            byte @Nullable [] tally,
+            int latest,
+            boolean sittingAwaits) {
+
+        Attempt attempt() {
+            return new Attempts.Flat(
+                            id,
+                            school,
+                            assessment,
+                            sitting,
+                            section,
+                            student,
+                            given,
+                            family,
+                            number,
+                            edition,
+                            way,
+                            leftOut,
+                            daysLate,
+                            startedAt,
+                            handedInAt)
+                    .attempt();
+        }
+
+        Standings.Standing stored() {
+            return new Standings.Standing(
+                    id,
+                    Objects.requireNonNull(score),
+                    Objects.requireNonNull(possible),
+                    percent,
+                    band,
+                    passed,
+                    Boolean.TRUE.equals(provisional),
+                    Boolean.TRUE.equals(awaitsCurve));
+        }
+    }
+
+    /** A paper under its latest edition, of one section where one is named; empty while it is not given out. */
+    @Transactional(readOnly = true)
+    public Optional<MarkedPaper> find(UUID assessment, @Nullable UUID section) {
+        return editions.latest(assessment).map(edition -> of(edition, section));
+    }
+
+    /** The same under an edition that is the latest; when another was made meanwhile, under that one. */
+    @Transactional(readOnly = true)
+    public MarkedPaper of(Edition latest, @Nullable UUID section) {
+        TypedQuery<Flat> query = entities.createQuery(
+                        SELECT + (section == null ? "" : "and x.section = :section") + Attempts.ORDER, Flat.class)
+                .setParameter("assessment", latest.assessmentId());
+        if (section != null) {
+            query.setParameter("section", section);
+        }
+        List<Flat> rows = query.getResultList();
+        if (!rows.isEmpty() && rows.get(0).latest() != latest.number()) {
+            return of(editions.numbered(latest.assessmentId(), rows.get(0).latest()), section);
+        }
+        return paper(latest, rows);
+    }
+
+    /** The same of some attempts of an assessment, in a turn of the whole: no other edition is made meanwhile. */
+    @Transactional(readOnly = true)
+    public MarkedPaper some(Edition latest, Collection<UUID> attempts) {
+        return attempts.isEmpty()
+                ? new MarkedPaper(latest, List.of())
+                : paper(
+                        latest,
+                        entities.createQuery(SELECT + "and x.id in (:ids)" + Attempts.ORDER, Flat.class)
+                                .setParameter("assessment", latest.assessmentId())
+                                .setParameter("ids", attempts)
+                                .getResultList());
+    }
+
+    private MarkedPaper paper(Edition edition, List<Flat> rows) {
+        Map<UUID, Made> made = make(edition, rows);
+        Set<UUID> waiting = new HashSet<>();
+        rows.stream().filter(r -> r.sittingAwaits()).forEach(r -> waiting.add(r.sitting()));
+        return new MarkedPaper(
+                edition,
+                rows.stream()
+                        .map(r -> marked(r, made.get(r.id()), waiting.contains(r.sitting())))
+                        .toList());
+    }
+
+    /** How many attempts are in. */
+    @Transactional(readOnly = true)
+    public int count(UUID assessment) {
+        return entities.createQuery("""
+                        select cast(count(*) as Integer) from AttemptRow x
+                        where x.assessment = :assessment and x.handedInAt is not null""", Integer.class)
+                .setParameter("assessment", assessment)
+                .getSingleResult();
+    }
+
+    /**
+     * What a paper is made of, in short: while it is the same, so are the marks of its attempts.
+     *
+     * @param place the highest place of a mark in the ledger
+     */
+    public record Stamp(UUID assessment, @Nullable UUID section, int edition, long attempts, long place) {}
+
+    @Transactional(readOnly = true)
+    public Stamp stamp(Edition latest, @Nullable UUID section) {
+        TypedQuery<Counted> query = entities.createQuery(
+                        """
+                        select count(x.id), coalesce(max(s.place), 0) from AttemptRow x
+                        left join StandingRow s on s.school = x.school and s.attempt = x.id
+                        where x.assessment = :assessment and x.handedInAt is not null\s""" + (section == null ? "" : "and x.section = :section"), Counted.class)
+                .setParameter("assessment", latest.assessmentId());
+        Counted counted = (section == null ? query : query.setParameter("section", section)).getSingleResult();
+        return new Stamp(latest.assessmentId(), section, latest.number(), counted.attempts(), counted.place());
+    }
+
+    record Counted(long attempts, long place) {}
+
+    /** Of it those that stand for their students: the one that counts, or the last where all do. */
+    @Transactional(readOnly = true)
+    public MarkedPaper onceEach(Edition latest, @Nullable UUID section) {
+        MarkedPaper paper = of(latest, section);
+        Set<UUID> overtaken = overtaken(latest.assessmentId(), section);
+        return new MarkedPaper(
+                paper.edition(),
+                paper.attempts().stream()
+                        .filter(m ->
+                                m.counts() && !overtaken.contains(m.attempt().id()))
+                        .toList());
+    }
+
+    /** Attempts after which the same student began another that counts, in whatever section. */
+    private Set<UUID> overtaken(UUID assessment, @Nullable UUID section) {
+        TypedQuery<UUID> query = entities.createQuery(
+                        """
+                        select x.id from AttemptRow x where x.assessment = :assessment and x.handedInAt is not null
+                          and exists (select 1 from AttemptRow y
+                            left join StandingRow s on s.school = y.school and s.attempt = y.id
+                            where y.student = x.student and y.assessment = x.assessment and y.handedInAt is not null
+                              and coalesce(s.counts, true)
+                              and (y.startedAt > x.startedAt or y.startedAt = x.startedAt and y.id > x.id))\s""" + (section == null ? "" : "and x.section = :section"), UUID.class)
+                .setParameter("assessment", assessment);
+        return new HashSet<>((section == null ? query : query.setParameter("section", section)).getResultList());
+    }
+
+    private static Marked marked(Flat row, @Nullable Made made, boolean waits) {
+        Standings.Standing stored = made == null ? row.stored() : made.standing();
+        byte[] tally = made == null ? Objects.requireNonNull(row.tally()) : made.tally();
+        return new Marked(
+                row.attempt(),
+                waits ? stored.beforeTheCurve() : stored,
+                stored,
+                !Boolean.FALSE.equals(row.counts()),
+                row.place() == null ? 0 : row.place(),
+                tally);
+    }
+
+    @SuppressWarnings("ArrayRecordComponent")
+    private record Made(Standings.Standing standing, byte[] tally) {}
+
+    /** What is not packed or not computed yet is made of the ledger. */
+    private Map<UUID, Made> make(Edition edition, List<Flat> rows) {
+        List<Flat> missing = rows.stream()
+                .filter(r -> r.tally() == null || r.score() == null)
+                .toList();
+        if (missing.isEmpty()) {
+            return Map.of();
+        }
+        List<Attempt> attempts = missing.stream().map(Flat::attempt).toList();
+        Map<UUID, List<Brief>> own = briefs.of(edition, attempts);
+        Map<UUID, Standings.Standing> computed = Standings.computed(edition, attempts, own);
+        Map<UUID, Made> made = new HashMap<>();
+        for (Flat row : missing) {
+            Standings.Standing stored =
+                    row.score() == null ? Objects.requireNonNull(computed.get(row.id())) : row.stored();
+            made.put(row.id(), new Made(stored, Tally.pack(new ArrayList<>(own.getOrDefault(row.id(), List.of())))));
+        }
+        return made;
+    }
+}

@@ -1,0 +1,86 @@
+package org.scholion.server.settle;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.item.Item;
+import org.scholion.server.key.Edition;
+import org.scholion.server.ledger.Attempt;
+import org.scholion.server.ledger.Attempts;
+import org.scholion.server.ledger.Ledger;
+import org.scholion.server.ledger.LedgerMark;
+import org.scholion.server.ledger.Said;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+
+/** What attempts say to one item, with their marks: read for those that are asked for, and only for that item. */
+@Component
+class Saying {
+    private static final int AT_ONCE = 5_000;
+
+    private final Attempts attempts;
+    private final Ledger ledger;
+
+    Saying(Attempts attempts, Ledger ledger) {
+        this.attempts = attempts;
+        this.ledger = ledger;
+    }
+
+    /** Those of these attempts that say something, in their order. */
+    List<Doubts.Waiting> of(Edition edition, Item item, List<Attempt> some) {
+        Set<String> only = Set.of(item.id());
+        List<Doubts.Waiting> all = new ArrayList<>();
+        for (int from = 0; from < some.size(); from += AT_ONCE) {
+            List<Attempt> part = some.subList(from, Math.min(some.size(), from + AT_ONCE));
+            List<UUID> ids = part.stream().map(Attempt::id).toList();
+            all.addAll(said(item, part, attempts.responsesOf(ids, only), ledger.currentOf(ids, only)));
+        }
+        return all;
+    }
+
+    List<Doubts.Waiting> ofSome(Edition edition, Item item, Collection<UUID> ids) {
+        return of(edition, item, attempts.some(ids));
+    }
+
+    /** Equal responses have one form, so that it is made once of each. */
+    List<Doubts.Waiting> ofForm(Edition edition, Item item, String form, @Nullable UUID section) {
+        Map<UUID, Map<String, JsonNode>> responses = attempts.responses(edition.assessmentId(), Set.of(item.id()));
+        Map<JsonNode, Boolean> known = new HashMap<>();
+        List<UUID> own = new ArrayList<>();
+        responses.forEach((attempt, answers) -> {
+            JsonNode given = answers.get(item.id());
+            if (given != null
+                    && known.computeIfAbsent(
+                            given, g -> Said.of(item, g).form(edition, item).equals(form))) {
+                own.add(attempt);
+            }
+        });
+        return of(
+                edition,
+                item,
+                attempts.some(own).stream()
+                        .filter(a -> a.isIn() && (section == null || a.section().equals(section)))
+                        .toList());
+    }
+
+    private static List<Doubts.Waiting> said(
+            Item item,
+            List<Attempt> in,
+            Map<UUID, Map<String, JsonNode>> responses,
+            Map<UUID, Map<String, LedgerMark>> current) {
+        List<Doubts.Waiting> all = new ArrayList<>();
+        for (Attempt attempt : in) {
+            Said said = Said.to(item, responses.getOrDefault(attempt.id(), Map.of()));
+            LedgerMark mark = current.getOrDefault(attempt.id(), Map.of()).get(item.id());
+            if (!said.isBlank() && mark != null) {
+                all.add(new Doubts.Waiting(attempt, said, mark));
+            }
+        }
+        return all;
+    }
+}
