@@ -10,13 +10,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.locks.LockSupport;
 import java.util.function.Supplier;
 import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.postgresql.PGConnection;
 import org.postgresql.copy.CopyManager;
-import org.scholion.formats.json.Json;
 import org.scholion.server.ledger.Standings;
 import org.scholion.server.ledger.Turns;
 import org.scholion.server.testing.Lesson;
@@ -36,7 +36,7 @@ import tools.jackson.databind.node.ObjectNode;
 class LargeBench {
     private static final int QUESTIONS = 60;
     private static final int TIMES = 9;
-    private static final String[] MODELS = {"Noor Haddix", "Tamsin Orrel", "Yuki Sandoval"};
+    private static final String[] MODELS = {"Noor Haddix", "Tamsin Orrel", "Yuki Tarn"};
 
     private final JdbcClient db;
     private final Scholion.Running school;
@@ -59,7 +59,7 @@ class LargeBench {
         return ms[times / 2];
     }
 
-    /** Forty-four choices, twelve texts, three numbers and an open question. */
+    /** Of sixty questions some forty choices, twelve texts, three numbers and an open question. */
     private static ObjectNode paper(String title) {
         ObjectNode draft = Lesson.definition(title).asObject();
         List<JsonNode> kinds = new ArrayList<>();
@@ -72,11 +72,13 @@ class LargeBench {
         return draft;
     }
 
-    /** A paper that three students have answered, each in their own way, and so many others as one of them. */
+    /**
+     * A paper that three students have answered, each in their own way and each with one answer in doubt, and so many
+     * others as one of them.
+     */
     private Lesson many(String title, int howMany) {
         Lesson lesson = Lesson.written(school, title).holds(paper(title));
         lesson.giveOut("A").ok();
-        String[] knots = {"bowline", "sheet bend", "reef knot"};
         List<String> models = new ArrayList<>();
         for (int m = 0; m < MODELS.length; m++) {
             Visitor student = school.as(MODELS[m]);
@@ -85,7 +87,7 @@ class LargeBench {
                 String id = item.get("id").stringValue();
                 Object answer = switch (item.get("kind").stringValue()) {
                     case "choice" -> List.of(m == 1 ? "b" : "a");
-                    case "text" -> knots[m];
+                    case "text" -> id.equals("q" + 5 * (m + 1)) ? "sheet bend" : "bowline";
                     case "number" -> "1" + m + " nmi";
                     default -> "Because the level falls from here to there, " + m + " times over.";
                 };
@@ -183,22 +185,17 @@ class LargeBench {
     }
 
     private double handIns(Lesson lesson) {
-        String[] students = {
-            "Maude Rudd", "Gideon Jarvik", "Wren Castell", "Osric Vane", "Petra Lindqvist", "Mina Okafor"
-        };
         List<Double> ms = new ArrayList<>();
-        for (String name : students) {
-            Visitor student;
-            try {
-                student = school.as(name);
-            } catch (AssertionError | IllegalStateException notThere) {
-                continue;
-            }
-            var begun = student.post("/api/student/sittings/" + lesson.sitting() + "/attempt", null);
-            if (begun.status() >= 300) {
-                continue;
-            }
-            String attempt = Json.read(begun.body()).get("attempt").stringValue();
+        for (String name : List.of(
+                "Lotte Marrin",
+                "Gideon Jarvik",
+                "Dov Kessler",
+                "Ewan Pryce",
+                "Asa Quayle",
+                "Ivo Lomas",
+                "Maren Pell")) {
+            Visitor student = school.as(name);
+            String attempt = lesson.begin(student);
             for (int q = 5; q <= 60; q += 5) {
                 Lesson.say(student, attempt, "q" + q, "bowline").ok();
             }
@@ -207,7 +204,7 @@ class LargeBench {
             ms.add((System.nanoTime() - from) / 1e6);
         }
         ms.sort(null);
-        return ms.isEmpty() ? Double.NaN : ms.get(ms.size() / 2);
+        return ms.get(ms.size() / 2);
     }
 
     @Test
@@ -221,17 +218,7 @@ class LargeBench {
             int left = changed;
             for (JsonNode item : key.get("items")) {
                 if (left > 0 && item.get("kind").stringValue().equals("choice")) {
-                    item.asObject()
-                            .putArray("key")
-                            .add(
-                                    edition == 1
-                                            ? "b"
-                                            : item.get("key")
-                                                            .get(0)
-                                                            .stringValue()
-                                                            .equals("a")
-                                                    ? "b"
-                                                    : "a");
+                    item.asObject().putArray("key").add(changed == 1 || left < changed ? "b" : "a");
                     left--;
                 }
             }
@@ -242,6 +229,7 @@ class LargeBench {
                     long at = System.nanoTime();
                     Lesson.say(student, own, "q2", "3.6 h").ok();
                     saves.add((System.nanoTime() - at) / 1e6);
+                    LockSupport.parkNanos(100_000_000);
                 }
             });
             long before = count();
@@ -251,9 +239,9 @@ class LargeBench {
                 while (!over.get()) {
                     Runtime r = Runtime.getRuntime();
                     peak[0] = Math.max(peak[0], r.totalMemory() - r.freeMemory());
+                    LockSupport.parkNanos(10_000_000);
                 }
             });
-            memory.setPriority(Thread.MIN_PRIORITY);
             saving.start();
             memory.start();
             long from = System.nanoTime();
@@ -313,6 +301,8 @@ class LargeBench {
     private double copy(long rows) throws Exception {
         db.sql("drop table if exists plain_mark").update();
         db.sql("create table plain_mark (like mark including all)").update();
+        db.sql("alter table plain_mark add foreign key (attempt_id) references attempt (id)")
+                .update();
         try (Connection connection = school.bean(DataSource.class).getConnection()) {
             CopyManager copying = connection.unwrap(PGConnection.class).getCopyAPI();
             ByteArrayOutputStream text = new ByteArrayOutputStream();

@@ -34,6 +34,9 @@ public record Brief(
         int edition,
         long since,
         List<Integer> chosen) {
+    /** The rule of what was decided for all answers of a form. */
+    static final String RULING = "ruling";
+
     /** No mark yet: as good as a blank. */
     static final Brief NONE = new Brief(null, Fraction.ZERO, false, false, false, false, 0, 0, List.of());
 
@@ -62,7 +65,7 @@ public record Brief(
                 mark.credit(),
                 said,
                 m.byPerson(),
-                mark.rule().equals("ruling"),
+                mark.rule().equals(RULING),
                 m.reading() != null,
                 m.edition(),
                 mark.state().isUndecided() ? m.at().toEpochMilli() : 0,

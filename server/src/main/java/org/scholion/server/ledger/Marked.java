@@ -11,6 +11,7 @@ import org.scholion.core.score.Mark;
  * @param counts of several attempts of one student, whether this one counts
  * @param place the highest place of its marks in the ledger
  * @param tally its current marks, packed
+ * @param kept that is how it is stored; otherwise it was made of the ledger just now
  */
 @SuppressWarnings("ArrayRecordComponent")
 public record Marked(
@@ -19,7 +20,8 @@ public record Marked(
         Standings.Standing stored,
         boolean counts,
         long place,
-        byte[] tally) {
+        byte[] tally,
+        boolean kept) {
 
     /** Its current marks in brief, in the order of the latest edition; unpacked at each call. */
     public List<Brief> marks() {

@@ -217,7 +217,8 @@ public class MarkedPapers {
                 stored,
                 !Boolean.FALSE.equals(row.counts()),
                 row.place() == null ? 0 : row.place(),
-                tally);
+                tally,
+                made == null);
     }
 
     @SuppressWarnings("ArrayRecordComponent")

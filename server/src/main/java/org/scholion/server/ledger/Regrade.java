@@ -35,6 +35,7 @@ final class Regrade {
     private final Map<UUID, AttemptTotal> before = new HashMap<>();
     private final Map<UUID, AttemptTotal> after = new HashMap<>();
     private final Map<String, Integer> answered = new HashMap<>();
+    private final Map<UUID, StandingRow> known = new HashMap<>();
     private @Nullable Map<UUID, StandingRow> rows;
     private int moved;
 
@@ -84,6 +85,9 @@ final class Regrade {
             if (rows != null) {
                 long own = moving.contains(attempt.id()) ? place : m.place();
                 rows.put(attempt.id(), new StandingRow(attempt, candidate, then, own, now));
+                if (m.kept()) {
+                    known.put(attempt.id(), StandingRow.asKept(m, paper.edition(), old, now));
+                }
             }
         }
     }
@@ -116,6 +120,11 @@ final class Regrade {
 
     Map<UUID, Outcome> after() {
         return Standings.curved(candidate, attempts(), a -> Objects.requireNonNull(after.get(a.id())));
+    }
+
+    /** What is stored of the attempts now, as far as it was read. */
+    Map<UUID, StandingRow> known() {
+        return known;
     }
 
     /** What every attempt stands at then. */

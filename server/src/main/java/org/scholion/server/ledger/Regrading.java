@@ -141,7 +141,7 @@ public class Regrading {
         editions.add(me, candidate, made.why(), undoes);
         assessments.follow(me, assessment, candidate.definition());
         leaveOut(assessment, notDrawn);
-        standings.write(candidate, regrade.attempts(), regrade.standings());
+        standings.write(candidate, regrade.attempts(), regrade.standings(), regrade.known());
         events.say("assessment:" + assessment);
         return told(regrade, latest, candidate);
     }

@@ -94,8 +94,20 @@ class StandingRow {
         this.tally = Tally.pack(marks);
         this.place = place;
         for (int i = 0; i < marks.size(); i++) {
-            count(marks.get(i), edition.waits(edition.items().get(i)));
+            Brief mark = marks.get(i);
+            boolean isOpen = mark.read() || mark.state() == State.READ;
+            if ((isOpen || mark.state() == State.SETTLE)
+                    && edition.waits(edition.items().get(i))) {
+                count(mark, isOpen);
+            }
         }
+    }
+
+    /** What is stored of an attempt, as it was read with its paper. */
+    static StandingRow asKept(Marked m, Edition edition, List<Brief> marks, Instant at) {
+        StandingRow row = new StandingRow(m.attempt(), m.stored(), edition, marks, m.place(), at);
+        row.counts = m.counts();
+        return row;
     }
 
     final void standAt(Standings.Standing s) {
@@ -108,17 +120,15 @@ class StandingRow {
         this.awaitsCurve = s.awaitsCurve();
     }
 
-    private void count(Brief mark, boolean canWait) {
-        if (canWait && mark.state() == State.SETTLE) {
+    /** Of what can wait for somebody. */
+    private void count(Brief mark, boolean isOpen) {
+        openAnswers += isOpen ? 1 : 0;
+        if (mark.state() == State.SETTLE) {
             doubts++;
             doubtsSince = earlier(doubtsSince, mark);
-        }
-        if (canWait && mark.state() == State.READ) {
+        } else if (mark.state() == State.READ) {
             unread++;
             unreadSince = earlier(unreadSince, mark);
-        }
-        if (canWait && (mark.state() == State.READ || mark.read())) {
-            openAnswers++;
         }
     }
 

@@ -62,11 +62,24 @@ class StandingRows {
         return all;
     }
 
-    /** Writes what differs; whether an attempt counts stays as it is. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void write(List<StandingRow> wanted) {
-        Map<UUID, StandingRow> before = new HashMap<>();
-        of(wanted.stream().map(r -> r.attempt).toList()).forEach(r -> before.put(r.attempt, r));
+        write(wanted, Map.of());
+    }
+
+    /**
+     * Writes what differs; whether an attempt counts stays as it is.
+     *
+     * @param known those that were read already, by attempt; the others are read
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void write(List<StandingRow> wanted, Map<UUID, StandingRow> known) {
+        Map<UUID, StandingRow> before = new HashMap<>(known);
+        of(wanted.stream()
+                        .map(r -> r.attempt)
+                        .filter(id -> !known.containsKey(id))
+                        .toList())
+                .forEach(r -> before.put(r.attempt, r));
         List<StandingRow> first = new ArrayList<>();
         List<StandingRow> other = new ArrayList<>();
         for (StandingRow row : wanted) {

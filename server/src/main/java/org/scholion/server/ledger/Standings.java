@@ -229,14 +229,21 @@ public class Standings {
                         m.place(),
                         now))
                 .toList());
-        counting.decide(edition, in);
+        counting.decide(edition, twice(in));
     }
 
     /** Writes standings that were computed under an edition, and decides again which of several attempts counts. */
     @Transactional(propagation = Propagation.MANDATORY)
-    void write(Edition edition, List<Attempt> in, List<StandingRow> computed) {
-        rows.write(computed);
-        counting.decide(edition, in);
+    void write(Edition edition, List<Attempt> in, List<StandingRow> computed, Map<UUID, StandingRow> known) {
+        rows.write(computed, known);
+        counting.decide(edition, twice(in));
+    }
+
+    /** Of a whole paper only those of students who have several attempts: of the others nothing is to be decided. */
+    private static List<Attempt> twice(List<Attempt> all) {
+        Map<UUID, Integer> times = new HashMap<>();
+        all.forEach(a -> times.merge(a.student(), 1, Integer::sum));
+        return all.stream().filter(a -> times.getOrDefault(a.student(), 0) > 1).toList();
     }
 
     /**
