@@ -168,6 +168,24 @@ public class Ledger {
                         .setParameter("items", items));
     }
 
+    /** Which marks of one item are current, by attempt; what they say is not read. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Long> placesOf(Collection<UUID> attempts, String item) {
+        Map<UUID, Long> all = new HashMap<>();
+        if (!attempts.isEmpty()) {
+            entities.createQuery("""
+                            select m.attempt, max(m.seq) from MarkRow m where m.attempt in (:attempts) and m.item = :item
+                            group by m.attempt""", Placed.class)
+                    .setParameter("attempts", attempts)
+                    .setParameter("item", item)
+                    .getResultList()
+                    .forEach(p -> all.put(p.attempt(), p.seq()));
+        }
+        return all;
+    }
+
+    record Placed(UUID attempt, long seq) {}
+
     /** Every mark that a response ever had, the newest first. */
     @Transactional(readOnly = true)
     public List<LedgerMark> history(UUID attempt, String item) {

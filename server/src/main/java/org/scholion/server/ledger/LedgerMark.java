@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.reason.Reason;
 import org.scholion.core.score.Mark;
 import org.scholion.server.platform.Me;
 import tools.jackson.databind.JsonNode;
@@ -31,6 +32,21 @@ public record LedgerMark(
 
     /** @param restores the place of the mark that stands again; 0 where the rules decided anew */
     public record TakenBack(long restores, UUID by, String byName) {}
+
+    /** Which mark of an answer in doubt it is, where what it says does not matter. */
+    public static LedgerMark inDoubt(UUID attempt, String item, long seq) {
+        return new LedgerMark(
+                attempt,
+                item,
+                seq,
+                Mark.settle(Reason.of(Reason.Code.BLANK)),
+                0,
+                null,
+                null,
+                null,
+                Instant.EPOCH,
+                null);
+    }
 
     public static LedgerMark byRule(UUID attempt, String item, Mark mark, int edition, Instant at) {
         return new LedgerMark(attempt, item, 0, mark, edition, null, null, null, at, null);

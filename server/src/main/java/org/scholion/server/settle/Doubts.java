@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Told;
 import org.scholion.core.item.Item;
@@ -33,6 +34,7 @@ class Doubts {
     /** So many groups are shown of the question that is looked at, and so many of each other one. */
     private static final int MOST = 200;
 
+    private static final int MOST_AT_ALL = 10 * MOST;
     private static final int OF_OTHERS = 4;
     private static final int NAMES = 30;
 
@@ -122,7 +124,7 @@ class Doubts {
     /** What of a question is looked at: {@code item}, the first with doubts where none is named, and how many groups. */
     record Window(@Nullable String item, @Nullable Integer groups) {
         int most() {
-            return groups == null ? MOST : Math.max(1, Math.min(groups, 10 * MOST));
+            return groups == null ? MOST : Math.max(1, Math.min(groups, MOST_AT_ALL));
         }
     }
 
@@ -184,7 +186,7 @@ class Doubts {
                 edition,
                 item,
                 answers,
-                saying.of(edition, item, waiting),
+                saying.inDoubt(item, waiting),
                 decideds.of(edition, item, saying.of(edition, item, perhapsDecided), history));
     }
 
@@ -244,16 +246,18 @@ class Doubts {
             Edition edition, Item item, int answers, List<Waiting> waiting, List<Decideds.DecidedGroup> decided) {
         List<Waiting> understood =
                 waiting.stream().filter(w -> !w.said().outgrown()).toList();
-        List<DoubtGroup> groups = new ArrayList<>(
-                org.scholion.core.score.Doubts.of(
-                                item,
-                                edition.scorer(item),
-                                understood,
-                                w -> w.said().answer())
-                        .stream()
-                        .map(g -> group(item, g))
+        List<Group<Waiting>> equal = org.scholion.core.score.Doubts.of(
+                item, edition.scorer(item), understood, w -> w.said().answer());
+        Map<String, List<Waiting>> outgrown = outgrown(edition, item, waiting);
+        Map<UUID, LedgerMark> whole = saying.whole(
+                item,
+                Stream.concat(equal.stream().map(Group::waiting), outgrown.values().stream())
+                        .limit(MOST_AT_ALL)
+                        .map(own -> own.get(0).attempt().id())
                         .toList());
-        groups.addAll(outgrown(edition, item, waiting));
+        List<DoubtGroup> groups = new ArrayList<>();
+        equal.forEach(g -> groups.add(group(item, g, because(whole, g.waiting()))));
+        outgrown.forEach((form, own) -> groups.add(outgrown(edition, item, form, own, because(whole, own))));
         return new QuestionDoubts(
                 item.id(),
                 edition.numberOf(item.id()),
@@ -269,34 +273,40 @@ class Doubts {
                 decided);
     }
 
-    /** Answers to the question as it was: equal ones together, told in the words in which it was asked. */
-    private List<DoubtGroup> outgrown(Edition edition, Item item, List<Waiting> waiting) {
+    /** Why the first of equal answers waits. */
+    private static String because(Map<UUID, LedgerMark> whole, List<Waiting> equal) {
+        LedgerMark mark = whole.get(equal.get(0).attempt().id());
+        return mark == null ? "" : Words.english(mark.mark().reason());
+    }
+
+    /** Answers to the question as it was, equal ones together. */
+    private static Map<String, List<Waiting>> outgrown(Edition edition, Item item, List<Waiting> waiting) {
         Map<String, List<Waiting>> byForm = new LinkedHashMap<>();
         waiting.stream()
                 .filter(w -> w.said().outgrown())
                 .forEach(w -> byForm.computeIfAbsent(w.said().form(edition, item), f -> new ArrayList<>())
                         .add(w));
-        return byForm.entrySet().stream()
-                .map(e -> {
-                    Waiting first = e.getValue().get(0);
-                    Item asSeen = editions.numbered(
-                                    edition.assessmentId(), first.attempt().edition())
-                            .assessment()
-                            .item(item.id())
-                            .orElse(null);
-                    return new DoubtGroup(
-                            e.getKey(),
-                            first.said().told(item, asSeen),
-                            e.getValue().size(),
-                            names(e.getValue()),
-                            Words.english(first.mark().mark().reason()),
-                            "answers the question as it was before it changed",
-                            null,
-                            List.of(),
-                            true,
-                            seen.marks(marks(e.getValue())));
-                })
-                .toList();
+        return byForm;
+    }
+
+    /** They are told in the words in which they were asked. */
+    private DoubtGroup outgrown(Edition edition, Item item, String form, List<Waiting> equal, String because) {
+        Waiting first = equal.get(0);
+        Item asSeen = editions.numbered(edition.assessmentId(), first.attempt().edition())
+                .assessment()
+                .item(item.id())
+                .orElse(null);
+        return new DoubtGroup(
+                form,
+                first.said().told(item, asSeen),
+                equal.size(),
+                names(equal),
+                because,
+                "answers the question as it was before it changed",
+                null,
+                List.of(),
+                true,
+                seen.marks(marks(equal)));
     }
 
     static List<LedgerMark> marks(List<Waiting> waiting) {
@@ -307,7 +317,7 @@ class Doubts {
         return waiting.stream().limit(NAMES).map(w -> w.attempt().name()).toList();
     }
 
-    private DoubtGroup group(Item item, Group<Waiting> group) {
+    private DoubtGroup group(Item item, Group<Waiting> group, String because) {
         Waiting first = group.waiting().get(0);
         Likeness like = group.like().stream().findFirst().orElse(null);
         return new DoubtGroup(
@@ -315,7 +325,7 @@ class Doubts {
                 Told.in(item, first.said().answer()),
                 group.waiting().size(),
                 names(group.waiting()),
-                Words.english(first.mark().mark().reason()),
+                because,
                 like == null
                         ? "not close to anything in the key"
                         : (like.holds() || like.apart() ? "contains" : "close to") + " “" + like.listed() + "”",

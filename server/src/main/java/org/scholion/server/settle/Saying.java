@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -40,6 +41,33 @@ class Saying {
             List<UUID> ids = part.stream().map(Attempt::id).toList();
             all.addAll(said(item, part, attempts.responsesOf(ids, only), ledger.currentOf(ids, only)));
         }
+        return all;
+    }
+
+    /** The same of those that wait, by which marks they are: why they wait is read for those that are shown. */
+    List<Doubts.Waiting> inDoubt(Item item, List<Attempt> some) {
+        List<Doubts.Waiting> all = new ArrayList<>();
+        for (int from = 0; from < some.size(); from += AT_ONCE) {
+            List<Attempt> part = some.subList(from, Math.min(some.size(), from + AT_ONCE));
+            List<UUID> ids = part.stream().map(Attempt::id).toList();
+            Map<UUID, Map<String, JsonNode>> responses = attempts.responsesOf(ids, Set.of(item.id()));
+            Map<UUID, Long> places = ledger.placesOf(ids, item.id());
+            for (Attempt attempt : part) {
+                Said said = Said.to(item, responses.getOrDefault(attempt.id(), Map.of()));
+                Long place = places.get(attempt.id());
+                if (!said.isBlank() && place != null) {
+                    all.add(new Doubts.Waiting(attempt, said, LedgerMark.inDoubt(attempt.id(), item.id(), place)));
+                }
+            }
+        }
+        return all;
+    }
+
+    /** Why answers of some attempts to this item wait. */
+    Map<UUID, LedgerMark> whole(Item item, List<UUID> some) {
+        Map<UUID, LedgerMark> all = new HashMap<>();
+        ledger.currentOf(some, Set.of(item.id()))
+                .forEach((attempt, own) -> all.put(attempt, Objects.requireNonNull(own.get(item.id()))));
         return all;
     }
 
