@@ -2,12 +2,18 @@ package org.scholion.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.sql.Connection;
+import java.sql.Statement;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.scholion.server.ledger.Standings;
@@ -302,5 +308,36 @@ class TwoAtOnceTest {
                     .isEqualTo(String.valueOf(sum));
         }
         assertThat(standings.differences()).isEmpty();
+    }
+
+    @Test
+    void handing_in_waits_for_an_answer_that_is_just_being_saved_and_takes_it(
+            Scholion.Running school, DataSource source, JdbcClient db) throws Exception {
+        Lesson lesson = Lesson.given(school, "Just being saved", "A");
+        Visitor noor = school.as("Noor Haddix");
+        String attempt = lesson.begin(noor);
+        Lesson.say(noor, attempt, "q2", "reef knot").ok();
+        try (Connection saving = source.getConnection();
+                Statement statement = saving.createStatement()) {
+            saving.setAutoCommit(false);
+            statement.execute("""
+                    insert into draft_answer (school_id, attempt_id, item, answer, flagged, at)
+                    select x.school_id, x.id, 'q2', '"bowline"', false, now() from attempt x where x.id = '%s'
+                    for key share of x""".formatted(attempt));
+            CompletableFuture<Visitor.Reply> handIn = CompletableFuture.supplyAsync(
+                    () -> noor.post("/api/student/attempts/" + attempt + "/hand-in", null));
+            assertThat(handIn)
+                    .as("it waits for what will be acknowledged")
+                    .failsWithin(Duration.ofMillis(1_500))
+                    .withThrowableOfType(TimeoutException.class);
+            saving.commit();
+            saving.setAutoCommit(true);
+            handIn.get(20, TimeUnit.SECONDS).ok();
+        }
+        assertThat(db.sql("select answer #>> '{}' from response where attempt_id = cast(? as uuid) and item = 'q2'")
+                        .param(attempt)
+                        .query(String.class)
+                        .single())
+                .isEqualTo("bowline");
     }
 }

@@ -1,7 +1,6 @@
 package org.scholion.server.ledger;
 
 import jakarta.persistence.EntityManager;
-import jakarta.persistence.LockModeType;
 import jakarta.persistence.TypedQuery;
 import java.time.Duration;
 import java.time.Instant;
@@ -13,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import org.hibernate.Session;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
 import org.scholion.core.item.Item;
@@ -240,12 +240,13 @@ public class Attempts {
         return open.get(0);
     }
 
+    /** By PostgreSQL's own strongest lock: an answer that is just being saved is waited for, too. */
     private List<Boolean> held(Collection<UUID> some) {
-        return entities.createQuery(
-                        "select x.handedInAt is null from AttemptRow x where x.id in (:ids) order by x.id",
+        return entities.unwrap(Session.class)
+                .createNativeQuery(
+                        "select handed_in_at is null from attempt where id = any(:ids) order by id for update",
                         Boolean.class)
-                .setParameter("ids", some)
-                .setLockMode(LockModeType.PESSIMISTIC_WRITE)
+                .setParameter("ids", some.toArray(new UUID[0]))
                 .getResultList();
     }
 
