@@ -51,6 +51,15 @@ export function Answer({
         <StripOfAnswers answers={view.answers} from={view.from} at={at} onGo={onGo} />
         <span className="text-small text-soft" aria-live="polite">
           {t("{{n}} of {{all}} read", { n: question.answers - question.unread, all: question.answers })} ·{" "}
+          {question.answers > view.answers.length && (
+            <>
+              {t("answers {{from}} to {{to}} are here", {
+                from: view.from + 1,
+                to: view.from + view.answers.length,
+              })}{" "}
+              ·{" "}
+            </>
+          )}
           <TextButton onClick={onNames}>{names ? t("Hide names") : t("Show names")}</TextButton>
         </span>
       </div>

@@ -20,7 +20,12 @@ class ManyAttemptsTest {
             for (int i = 0; i < 99; i++) {
                 aud.press("]");
             }
-            aud.sees("answer 100").press("]").sees("answer 101").press("[").sees("answer 100");
+            aud.sees("answer 100")
+                    .press("]")
+                    .sees("answer 101")
+                    .sees("answers 101 to 200 are here")
+                    .press("[")
+                    .sees("answer 100");
             aud.isAccessible("Reading among hundreds");
 
             aud.open(paper + "/settle").sees("230×").sees("+227");
