@@ -132,7 +132,8 @@ public class Jobs {
         int done = job.done;
         try {
             while (done < job.total) {
-                done = work.step(order, done, now -> note(id, now, State.RUNNING, null));
+                // All of it is done only when the step is: what a kill cuts short is not.
+                done = work.step(order, done, now -> note(id, Math.min(now, job.total - 1), State.RUNNING, null));
                 note(id, done, State.RUNNING, null);
             }
             note(id, done, State.DONE, work.said(order));

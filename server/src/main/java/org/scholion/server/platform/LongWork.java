@@ -12,7 +12,8 @@ public interface LongWork {
      * Does the next step.
      *
      * @param done how much was done by the steps before
-     * @param progress hears how far this step is, where it takes long
+     * @param progress hears how far this step is, where it takes long; a step that tells it begins anew after a crash,
+     *     whatever it is told was done
      * @return how much is done now; the whole of it ends the work
      * @throws Refused when it cannot go on; its words are what is told
      */
