@@ -271,11 +271,10 @@ public class Attempts {
     /** The attempts of an assessment, of one section where one is named, by family name. */
     @Transactional(readOnly = true)
     public List<Attempt> of(UUID assessment, @Nullable UUID section) {
-        return section == null
-                ? attempts(query("x.assessment = :assessment", ORDER).setParameter("assessment", assessment))
-                : attempts(query("x.assessment = :assessment and x.section = :section", ORDER)
-                        .setParameter("assessment", assessment)
-                        .setParameter("section", section));
+        return attempts(OfSection.set(
+                query("x.assessment = :assessment" + OfSection.where(section), ORDER)
+                        .setParameter("assessment", assessment),
+                section));
     }
 
     private TypedQuery<Flat> query(String which, String order) {

@@ -127,10 +127,9 @@ public class LateAnswers {
         TypedQuery<LateAnswer> query = entities.createQuery(
                         """
                         select l from AttemptRow x join LateAnswer l on l.school = x.school and l.attempt = x.id
-                        where x.assessment = :assessment and l.decision in (WAITS, COUNTS)\s""" + (section == null ? "" : "and x.section = :section ") + "order by l.cameAt",
-                        LateAnswer.class)
+                        where x.assessment = :assessment and l.decision in (WAITS, COUNTS)\s""" + OfSection.where(section) + "order by l.cameAt", LateAnswer.class)
                 .setParameter("assessment", assessment);
-        List<LateAnswer> late = (section == null ? query : query.setParameter("section", section)).getResultList();
+        List<LateAnswer> late = OfSection.set(query, section).getResultList();
         if (late.isEmpty()) {
             return List.of();
         }

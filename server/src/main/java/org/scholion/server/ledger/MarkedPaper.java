@@ -1,7 +1,6 @@
 package org.scholion.server.ledger;
 
 import java.util.List;
-import java.util.UUID;
 import org.scholion.server.key.Edition;
 
 /**
@@ -10,8 +9,4 @@ import org.scholion.server.key.Edition;
  *
  * @param edition the latest edition; the marks are in its order
  */
-public record MarkedPaper(Edition edition, List<Marked> attempts) {
-    public List<UUID> ids() {
-        return attempts.stream().map(m -> m.attempt().id()).toList();
-    }
-}
+public record MarkedPaper(Edition edition, List<Marked> attempts) {}

@@ -113,13 +113,11 @@ public class MarkedPapers {
     /** The same under an edition that is the latest; when another was made meanwhile, under that one. */
     @Transactional(readOnly = true)
     public MarkedPaper of(Edition latest, @Nullable UUID section) {
-        TypedQuery<Flat> query = entities.createQuery(
-                        SELECT + (section == null ? "" : "and x.section = :section") + Attempts.ORDER, Flat.class)
-                .setParameter("assessment", latest.assessmentId());
-        if (section != null) {
-            query.setParameter("section", section);
-        }
-        List<Flat> rows = query.getResultList();
+        List<Flat> rows = OfSection.set(
+                        entities.createQuery(SELECT + OfSection.where(section) + Attempts.ORDER, Flat.class)
+                                .setParameter("assessment", latest.assessmentId()),
+                        section)
+                .getResultList();
         if (!rows.isEmpty() && rows.get(0).latest() != latest.number()) {
             return of(editions.numbered(latest.assessmentId(), rows.get(0).latest()), section);
         }
@@ -141,13 +139,8 @@ public class MarkedPapers {
 
     private MarkedPaper paper(Edition edition, List<Flat> rows) {
         Map<UUID, Made> made = make(edition, rows);
-        Set<UUID> waiting = new HashSet<>();
-        rows.stream().filter(r -> r.sittingAwaits()).forEach(r -> waiting.add(r.sitting()));
         return new MarkedPaper(
-                edition,
-                rows.stream()
-                        .map(r -> marked(r, made.get(r.id()), waiting.contains(r.sitting())))
-                        .toList());
+                edition, rows.stream().map(r -> marked(r, made.get(r.id()))).toList());
     }
 
     /** How many attempts are in. */
@@ -169,13 +162,12 @@ public class MarkedPapers {
 
     @Transactional(readOnly = true)
     public Stamp stamp(Edition latest, @Nullable UUID section) {
-        TypedQuery<Counted> query = entities.createQuery(
-                        """
+        TypedQuery<Counted> query = entities.createQuery("""
                         select count(x.id), coalesce(max(s.place), 0) from AttemptRow x
                         left join StandingRow s on s.school = x.school and s.attempt = x.id
-                        where x.assessment = :assessment and x.handedInAt is not null\s""" + (section == null ? "" : "and x.section = :section"), Counted.class)
+                        where x.assessment = :assessment and x.handedInAt is not null\s""" + OfSection.where(section), Counted.class)
                 .setParameter("assessment", latest.assessmentId());
-        Counted counted = (section == null ? query : query.setParameter("section", section)).getSingleResult();
+        Counted counted = OfSection.set(query, section).getSingleResult();
         return new Stamp(latest.assessmentId(), section, latest.number(), counted.attempts(), counted.place());
     }
 
@@ -196,24 +188,23 @@ public class MarkedPapers {
 
     /** Attempts after which the same student began another that counts, in whatever section. */
     private Set<UUID> overtaken(UUID assessment, @Nullable UUID section) {
-        TypedQuery<UUID> query = entities.createQuery(
-                        """
+        TypedQuery<UUID> query =
+                entities.createQuery("""
                         select x.id from AttemptRow x where x.assessment = :assessment and x.handedInAt is not null
                           and exists (select 1 from AttemptRow y
                             left join StandingRow s on s.school = y.school and s.attempt = y.id
                             where y.student = x.student and y.assessment = x.assessment and y.handedInAt is not null
                               and coalesce(s.counts, true)
-                              and (y.startedAt > x.startedAt or y.startedAt = x.startedAt and y.id > x.id))\s""" + (section == null ? "" : "and x.section = :section"), UUID.class)
-                .setParameter("assessment", assessment);
-        return new HashSet<>((section == null ? query : query.setParameter("section", section)).getResultList());
+                              and (y.startedAt > x.startedAt or y.startedAt = x.startedAt and y.id > x.id))\s""" + OfSection.where(section), UUID.class).setParameter("assessment", assessment);
+        return new HashSet<>(OfSection.set(query, section).getResultList());
     }
 
-    private static Marked marked(Flat row, @Nullable Made made, boolean waits) {
+    private static Marked marked(Flat row, @Nullable Made made) {
         Standings.Standing stored = made == null ? row.stored() : made.standing();
         byte[] tally = made == null ? Objects.requireNonNull(row.tally()) : made.tally();
         return new Marked(
                 row.attempt(),
-                waits ? stored.beforeTheCurve() : stored,
+                row.sittingAwaits() ? stored.beforeTheCurve() : stored,
                 stored,
                 !Boolean.FALSE.equals(row.counts()),
                 row.place() == null ? 0 : row.place(),

@@ -28,6 +28,7 @@ import org.scholion.server.key.Editions;
 import org.scholion.server.platform.Events;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -39,9 +40,6 @@ import tools.jackson.databind.JsonNode;
  */
 @Service
 public class Regrading {
-    /** The answers of so many are scored again within the request itself. */
-    private static final int AT_ONCE = 2_000;
-
     private final Turns turns;
     private final Attempts attempts;
     private final Ledger ledger;
@@ -53,6 +51,8 @@ public class Regrading {
     private final Events events;
     private final RegradingWork work;
     private final Clock clock;
+    /** The answers of so many are scored again within the request itself. */
+    private final int atOnce;
 
     Regrading(
             Turns turns,
@@ -65,7 +65,8 @@ public class Regrading {
             Assessments assessments,
             Events events,
             RegradingWork work,
-            Clock clock) {
+            Clock clock,
+            @Value("${scholion.regrade-at-once}") int atOnce) {
         this.turns = turns;
         this.attempts = attempts;
         this.ledger = ledger;
@@ -77,6 +78,7 @@ public class Regrading {
         this.events = events;
         this.work = work;
         this.clock = clock;
+        this.atOnce = atOnce;
     }
 
     /** A new edition and why it is made. */
@@ -105,10 +107,11 @@ public class Regrading {
     private EffectView confirm(
             Me me, UUID assessment, Supplier<Edition> latest, Making making, @Nullable Integer undoes) {
         work.requireNoneOn(assessment);
-        if (papers.count(assessment) > AT_ONCE) {
+        int attempts = papers.count(assessment);
+        if (attempts > atOnce) {
             Made made = making.from(latest.get());
             EffectView effect = compare(made.candidate());
-            return effect.with(work.begin(me, made, undoes, papers.count(assessment)));
+            return effect.with(work.begin(me, made, undoes, attempts));
         }
         return turns.whole(assessment, () -> {
             Made made = making.from(latest.get());

@@ -10,7 +10,6 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Told;
 import org.scholion.core.item.Item;
-import org.scholion.core.item.OpenItem;
 import org.scholion.core.reason.Words;
 import org.scholion.core.score.State;
 import org.scholion.server.key.Edition;
@@ -76,9 +75,6 @@ class Decideds {
     /** The decided groups of one item, the largest first. */
     List<DecidedGroup> of(
             Edition edition, Item item, List<Doubts.Waiting> said, Map<Integer, Editions.EditionLine> history) {
-        if (item instanceof OpenItem) {
-            return List.of();
-        }
         Map<String, List<Doubts.Waiting>> groups = new LinkedHashMap<>();
         Edition first = edition.number() == 1 ? edition : editions.numbered(edition.assessmentId(), 1);
         Item asGivenOut = first.assessment().item(item.id()).orElse(null);

@@ -141,9 +141,7 @@ class Doubts {
             return new DoubtsView(0, 0, List.of());
         }
         Edition edition = paper.edition();
-        List<Marks> own = paper.attempts().stream()
-                .map(m -> new Marks(m.attempt(), m.marks()))
-                .toList();
+        List<Marks> own = marks(paper);
         Map<Integer, Editions.EditionLine> history = decideds.history(edition);
         List<QuestionDoubts> questions = new ArrayList<>();
         int doubts = 0;
@@ -166,28 +164,36 @@ class Doubts {
         int answers = 0;
         boolean canWait = edition.waits(item);
         List<Attempt> waiting = new ArrayList<>();
-        List<Attempt> perhapsDecided = new ArrayList<>();
-        boolean mayBeDecided = decideds.mayBe(edition, item);
         for (Marks own : all) {
             Brief brief = own.marks().get(place);
-            if (!brief.said() || brief.state() == null) {
-                continue;
-            }
-            answers++;
-            if (brief.state() == State.SETTLE && canWait) {
-                waiting.add(own.attempt());
-            } else if (brief.state() == State.SCORED
-                    && !(item instanceof OpenItem)
-                    && (brief.byPerson() || brief.ruled() || mayBeDecided && brief.edition() > 1)) {
-                perhapsDecided.add(own.attempt());
+            if (brief.said() && brief.state() != null) {
+                answers++;
+                if (brief.state() == State.SETTLE && canWait) {
+                    waiting.add(own.attempt());
+                }
             }
         }
         return question(
-                edition,
-                item,
-                answers,
-                saying.inDoubt(item, waiting),
-                decideds.of(edition, item, saying.of(edition, item, perhapsDecided), history));
+                edition, item, answers, saying.inDoubt(item, waiting), decided(edition, item, place, all, history));
+    }
+
+    /** Read are only those who may be decided: by hand, for all of their form, or by what the key learned. */
+    private List<Decideds.DecidedGroup> decided(
+            Edition edition, Item item, int place, List<Marks> all, Map<Integer, Editions.EditionLine> history) {
+        if (item instanceof OpenItem) {
+            return List.of();
+        }
+        boolean learned = decideds.mayBe(edition, item);
+        List<Attempt> perhaps = new ArrayList<>();
+        for (Marks own : all) {
+            Brief brief = own.marks().get(place);
+            if (brief.said()
+                    && brief.state() == State.SCORED
+                    && (brief.byPerson() || brief.ruled() || learned && brief.edition() > 1)) {
+                perhaps.add(own.attempt());
+            }
+        }
+        return decideds.of(edition, item, saying.of(item, perhaps), history);
     }
 
     /** All of few; of many the question that is looked at, and what names the others. */
@@ -217,17 +223,22 @@ class Doubts {
     @Transactional(readOnly = true)
     List<Decideds.DecidedGroup> decided(UUID assessment, String itemId) {
         MarkedPaper paper = papers.find(assessment, null).orElse(null);
-        Item item =
-                paper == null ? null : paper.edition().assessment().item(itemId).orElse(null);
-        if (paper == null || item == null) {
+        if (paper == null) {
             return List.of();
         }
-        List<Marks> own = paper.attempts().stream()
+        Edition edition = paper.edition();
+        List<String> items = edition.items().stream().map(Item::id).toList();
+        int place = items.indexOf(itemId);
+        // A passage is no question, and what is new in the draft was answered by nobody.
+        return place < 0
+                ? List.of()
+                : decided(edition, edition.items().get(place), place, marks(paper), decideds.history(edition));
+    }
+
+    private static List<Marks> marks(MarkedPaper paper) {
+        return paper.attempts().stream()
                 .map(m -> new Marks(m.attempt(), m.marks()))
                 .toList();
-        int place = paper.edition().items().indexOf(item);
-        return question(paper.edition(), item, place, own, decideds.history(paper.edition()))
-                .decided();
     }
 
     /** The attempts whose answer to this item has this form, decided or not. */
@@ -238,8 +249,8 @@ class Doubts {
 
     /** The answers of some attempts to this item. */
     @Transactional(readOnly = true)
-    List<Waiting> ofSome(Edition edition, Item item, Collection<UUID> some) {
-        return saying.ofSome(edition, item, some);
+    List<Waiting> ofSome(Item item, Collection<UUID> some) {
+        return saying.ofSome(item, some);
     }
 
     private QuestionDoubts question(

@@ -33,7 +33,7 @@ class Saying {
     }
 
     /** Those of these attempts that say something, in their order. */
-    List<Doubts.Waiting> of(Edition edition, Item item, List<Attempt> some) {
+    List<Doubts.Waiting> of(Item item, List<Attempt> some) {
         Set<String> only = Set.of(item.id());
         List<Doubts.Waiting> all = new ArrayList<>();
         for (int from = 0; from < some.size(); from += AT_ONCE) {
@@ -71,8 +71,8 @@ class Saying {
         return all;
     }
 
-    List<Doubts.Waiting> ofSome(Edition edition, Item item, Collection<UUID> ids) {
-        return of(edition, item, attempts.some(ids));
+    List<Doubts.Waiting> ofSome(Item item, Collection<UUID> ids) {
+        return of(item, attempts.some(ids));
     }
 
     /** Equal responses have one form, so that it is made once of each. */
@@ -89,7 +89,6 @@ class Saying {
             }
         });
         return of(
-                edition,
                 item,
                 attempts.some(own).stream()
                         .filter(a -> a.isIn() && (section == null || a.section().equals(section)))

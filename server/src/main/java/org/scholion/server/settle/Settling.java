@@ -130,7 +130,7 @@ public class Settling {
                         marks.stream().filter(m -> m.item().equals(item.id())).forEach(m -> moved.put(m.attempt(), m)));
         Map<String, EffectView.Also> also = new LinkedHashMap<>();
         if (!moved.isEmpty()) {
-            for (Doubts.Waiting w : doubts.ofSome(edition, item, moved.keySet())) {
+            for (Doubts.Waiting w : doubts.ofSome(item, moved.keySet())) {
                 LedgerMark mark = moved.get(w.attempt().id());
                 String form = w.said().form(edition, item);
                 if (mark != null && !form.equals(decision.form())) {

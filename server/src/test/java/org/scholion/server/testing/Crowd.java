@@ -10,13 +10,13 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 public final class Crowd {
     private Crowd() {}
 
-    /** Adds attempts that were handed in to the sitting of a section; the ids of the students are new. */
+    /** Adds attempts that were handed in to the sitting of a section, of new students, whose names come after all others. */
     public static void at(Scholion.Running school, Lesson lesson, String section, int howMany) {
         JdbcClient db = school.bean(JdbcClient.class);
         String tag = UUID.randomUUID().toString().substring(0, 8);
         db.sql("""
                         insert into person (id, school_id, role, given, family, username)
-                        select gen_random_uuid(), s.id, 'STUDENT', 'Crowd', :tag || n, :tag || n
+                        select gen_random_uuid(), s.id, 'STUDENT', 'Crowd', 'Zz ' || :tag || n, :tag || n
                         from (select id from school order by id limit 1) s, generate_series(1, :n) n""").param("tag", tag).param("n", howMany).update();
         db.sql("""
                         insert into attempt (school_id, id, assessment_id, sitting_id, section_id, student_id, number,
