@@ -142,7 +142,7 @@ public sealed interface Answer {
     /**
      * An open answer, with its reading when there is one already.
      *
-     * @param levels level ids by criterion id
+     * @param levels level ids by criterion id; none are no reading
      * @param points points given directly
      */
     record Written(
@@ -150,7 +150,7 @@ public sealed interface Answer {
             @Nullable Map<String, String> levels,
             @Nullable Fraction points) implements Answer {
         public Written {
-            levels = levels == null ? null : Map.copyOf(levels);
+            levels = levels == null || levels.isEmpty() ? null : Map.copyOf(levels);
         }
 
         public static Written of(String text) {

@@ -23,7 +23,8 @@ final class AsciiForm {
     static {
         for (int rules = 0; rules < MEANING.length; rules++) {
             for (char c = 0; c < 128; c++) {
-                boolean changes = (rules & 1) != 0 && c >= 'A' && c <= 'Z'
+                boolean changes = c == '`'
+                        || (rules & 1) != 0 && c >= 'A' && c <= 'Z'
                         || (rules & 2) != 0 && IS_PUNCTUATION[c]
                         || (rules & 4) != 0 && isSpace(c) && c != ' ';
                 MEANING[rules][c] = changes ? CHANGES : (rules & 4) != 0 && c == ' ' ? SPACE : STAYS;
@@ -57,7 +58,10 @@ final class AsciiForm {
         boolean pending = false;
         for (int i = 0; i < text.length(); i++) {
             char c = text.charAt(i);
-            if (rules.ignoreMarks() && IS_PUNCTUATION[c]) {
+            if (c == '`') {
+                c = '\'';
+            }
+            if (rules.ignoreMarks() && IS_PUNCTUATION[c] && !isOfANumber(text, i)) {
                 if (c != '-' && c != '/') {
                     continue;
                 }
@@ -74,6 +78,19 @@ final class AsciiForm {
             out[n++] = rules.ignoreCase() && c >= 'A' && c <= 'Z' ? (char) (c + 32) : c;
         }
         return new String(out, 0, n);
+    }
+
+    private static boolean isOfANumber(String text, int i) {
+        char c = text.charAt(i);
+        if (i + 1 == text.length() || !isDigit(text.charAt(i + 1)) || ".,/:-".indexOf(c) < 0) {
+            return false;
+        }
+        char before = i == 0 ? ' ' : text.charAt(i - 1);
+        return isDigit(before) || c == '-' && !Character.isLetter(before);
+    }
+
+    private static boolean isDigit(char c) {
+        return c >= '0' && c <= '9';
     }
 
     private static boolean isSpace(char c) {

@@ -6,8 +6,9 @@ import com.ibm.icu.text.Normalizer2;
 import java.util.List;
 
 /**
- * Brings two ways of writing the same thing to one form, in six fixed steps: compatibility form with plain quotes
- * and dashes, accents, case, marks, space, articles. Which of the later five run is the item's choice.
+ * Brings two ways of writing the same thing to one form, in six fixed steps: compatibility form without invisible
+ * signs and with plain quotes and dashes, accents, case, marks, space, articles. Which of the later five run is the
+ * item's choice.
  */
 public record Normaliser(
         boolean ignoreAccents, boolean ignoreCase, boolean ignoreMarks, boolean ignoreSpace, List<String> articles) {
@@ -37,15 +38,15 @@ public record Normaliser(
 
     /** All six steps, for any text. */
     String inFull(String text) {
-        String t = plainPunctuation(NFKC.normalize(text));
+        String t = plainPunctuation(NFKC.normalize(seen(text))).replace('\u2044', '/');
         if (ignoreAccents) {
-            t = NFC.normalize(withoutAccents(NFD.normalize(t)));
+            t = NFC.normalize(PlainLetters.of(NFD.normalize(t)));
         }
         if (ignoreCase) {
-            t = UCharacter.foldCase(t, true);
+            t = NFC.normalize(UCharacter.foldCase(t, true));
         }
         if (ignoreMarks) {
-            t = withoutMarks(t);
+            t = NFC.normalize(withoutMarks(t));
         }
         if (singleSpaces()) {
             t = singleSpaced(t);
@@ -55,6 +56,23 @@ public record Normaliser(
 
     boolean singleSpaces() {
         return ignoreSpace || ignoreMarks || !articles.isEmpty();
+    }
+
+    /** Without signs that nobody sees; an acute accent by itself is a quote, which the compatibility form would hide. */
+    private static String seen(String text) {
+        StringBuilder out = null;
+        for (int i = 0; i < text.length(); ) {
+            int c = text.codePointAt(i);
+            boolean kept = Character.getType(c) != Character.FORMAT && c != '\u00B4';
+            if (!kept && out == null) {
+                out = new StringBuilder(text.length()).append(text, 0, i);
+            }
+            if (out != null && (kept || c == '\u00B4')) {
+                out.appendCodePoint(kept ? c : '\'');
+            }
+            i += Character.charCount(c);
+        }
+        return out == null ? text : out.toString();
     }
 
     /** Curly quotes and every dash in their plain form. */
@@ -75,34 +93,38 @@ public record Normaliser(
 
     private static char plain(char c) {
         if (c < 0xAB) {
-            return c;
+            return c == '`' ? '\'' : c;
         }
         return switch (c) {
-            case '\u2018', '\u2019', '\u201A', '\u201B', '\u2032', '\u02BC' -> '\'';
+            case '\u2018', '\u2019', '\u201A', '\u201B', '\u2032', '\u02BC', '\u00B4' -> '\'';
             case '\u201C', '\u201D', '\u201E', '\u201F', '\u00AB', '\u00BB' -> '"';
             case '\u2010', '\u2011', '\u2012', '\u2013', '\u2014', '\u2015', '\u2212' -> '-';
             default -> c;
         };
     }
 
-    private static String withoutAccents(String text) {
+    /** Marks that make one number of digits stay; a dash or a slash elsewhere parts words, other marks vanish. */
+    private static String withoutMarks(String text) {
+        int[] points = Slips.codePoints(text);
         StringBuilder out = new StringBuilder(text.length());
-        text.codePoints()
-                .filter(c -> Character.getType(c) != Character.NON_SPACING_MARK)
-                .forEach(out::appendCodePoint);
+        for (int i = 0; i < points.length; i++) {
+            int c = points[i];
+            if (!isPunctuation(c) || isOfANumber(points, i)) {
+                out.appendCodePoint(c);
+            } else if (c == '-' || c == '/') {
+                out.append(' ');
+            }
+        }
         return out.toString();
     }
 
-    private static String withoutMarks(String text) {
-        StringBuilder out = new StringBuilder(text.length());
-        text.codePoints().forEach(c -> {
-            if (c == '-' || c == '/') {
-                out.append(' ');
-            } else if (!isPunctuation(c)) {
-                out.appendCodePoint(c);
-            }
-        });
-        return out.toString();
+    private static boolean isOfANumber(int[] points, int i) {
+        boolean digitAfter = i + 1 < points.length && Character.isDigit(points[i + 1]);
+        if (!digitAfter || ".,/:-".indexOf(points[i]) < 0) {
+            return false;
+        }
+        int before = i == 0 ? ' ' : points[i - 1];
+        return Character.isDigit(before) || points[i] == '-' && !Character.isLetter(before);
     }
 
     private static boolean isPunctuation(int c) {
