@@ -29,22 +29,27 @@ final class NumberReader {
 
     Optional<TypedNumber> read() {
         char first = text.charAt(0);
-        boolean signed = first == '+' || first == '-' || first == '\u2212';
-        int start = signed ? 1 : 0;
-        Found found = longer(fraction(start), decimalNumber(start));
+        boolean signed = first == '+' || isMinus(first);
+        int start = signed ? skipSpaces(1) : 0;
+        Found found = longer(longer(fraction(start), decimalNumber(start)), powerOfTen(start));
         if (found == null) {
             return Optional.empty();
         }
         Fraction value = signed && first != '+' ? found.value().negate() : found.value();
         int end = found.end();
-        if (end < text.length() && text.charAt(end) == '%' && !percentIsUnit) {
+        int percent = skipSpaces(end);
+        if (percent < text.length() && text.charAt(percent) == '%' && !percentIsUnit) {
             value = value.over(Fraction.HUNDRED);
-            end++;
+            end = percent + 1;
         }
         String unit = TypedNumber.trim(text.substring(end));
         return beginsUnit(unit)
                 ? Optional.of(new TypedNumber(value, unit, found.fewest(), found.most(), found.asFraction()))
                 : Optional.empty();
+    }
+
+    static boolean isMinus(char c) {
+        return c == '-' || c == '\u2212' || c == '\u2013';
     }
 
     private boolean beginsUnit(String rest) {
@@ -63,32 +68,46 @@ final class NumberReader {
         return a == null ? b : b == null || a.end() >= b.end() ? a : b;
     }
 
-    /** {@code 3/4} or {@code 1 3/4}, of plain digits. */
+    /** {@code 3/4}, {@code 3 / 4}, {@code 1 3/4} of plain digits, or {@code ½}, {@code 1½}, {@code 1 ½}. */
     private @Nullable Found fraction(int start) {
         int end = digits(start);
+        int next = skipSpaces(end);
+        Fraction vulgar = next < text.length() ? VulgarFractions.of(text.charAt(next)) : null;
+        if (vulgar != null && (end > start || next == start)) {
+            Fraction whole = end > start ? Fraction.exactlyWhole(text.substring(start, end)) : Fraction.ZERO;
+            return new Found(whole.plus(vulgar), next + 1, 0, 0, true);
+        }
         if (end == start) {
             return null;
         }
-        String whole = "0";
-        int from = start;
-        if (end < text.length() && text.charAt(end) == ' ') {
-            whole = text.substring(start, end);
-            from = end + 1;
-            end = digits(from);
-        }
-        if (end == from || end >= text.length() || text.charAt(end) != '/') {
+        Found plain = quotient(start, end, Fraction.ZERO);
+        return plain != null || next == end
+                ? plain
+                : quotient(next, digits(next), Fraction.exactlyWhole(text.substring(start, end)));
+    }
+
+    /** A whole number and a quotient whose upper digits stand between two places. */
+    private @Nullable Found quotient(int from, int to, Fraction whole) {
+        int slash = skipSpaces(to);
+        if (to == from || slash >= text.length() || text.charAt(slash) != '/') {
             return null;
         }
-        int last = digits(end + 1);
-        if (last == end + 1) {
+        int below = skipSpaces(slash + 1);
+        int end = digits(below);
+        if (end == below) {
             return null;
         }
-        BigInteger den = new BigInteger(text.substring(end + 1, last));
-        if (den.signum() == 0) {
-            return null;
-        }
-        Fraction part = Fraction.of(new BigInteger(text.substring(from, end)), den);
-        return new Found(part.plus(Fraction.exactlyWhole(whole)), last, 0, 0, true);
+        BigInteger den = new BigInteger(text.substring(below, end));
+        return den.signum() == 0
+                ? null
+                : new Found(
+                        whole.plus(Fraction.of(new BigInteger(text.substring(from, to)), den)), end, 0, 0, true);
+    }
+
+    /** {@code 10^3} or {@code 10⁻³} by itself; one figure. */
+    private @Nullable Found powerOfTen(int start) {
+        Exponent power = tenTo(start, new Exponent(0, start));
+        return power.end() == start ? null : new Found(value("1", power.power()), power.end(), 1, 1, false);
     }
 
     private @Nullable Found decimalNumber(int start) {
@@ -149,24 +168,34 @@ final class NumberReader {
         if (i >= text.length() || "×xX*·".indexOf(text.charAt(i)) < 0) {
             return none;
         }
-        i = skipSpaces(i + 1);
-        if (!text.startsWith("10", i)) {
+        return tenTo(skipSpaces(i + 1), none);
+    }
+
+    /** {@code 10^3}, {@code 10^{-3}} or {@code 10⁻³} at a place. */
+    private Exponent tenTo(int at, Exponent none) {
+        if (!text.startsWith("10", at)) {
             return none;
         }
-        i += 2;
-        return i < text.length() && text.charAt(i) == '^' ? signedPower(i + 1, none) : superscriptPower(i, none);
+        int i = at + 2;
+        if (text.startsWith("^{", i)) {
+            Exponent braced = signedPower(i + 2, none);
+            return braced != none && text.startsWith("}", braced.end())
+                    ? new Exponent(braced.power(), braced.end() + 1)
+                    : none;
+        }
+        return text.startsWith("^", i) ? signedPower(i + 1, none) : superscriptPower(i, none);
     }
 
     private Exponent signedPower(int at, Exponent none) {
-        boolean minus = at < text.length() && (text.charAt(at) == '-' || text.charAt(at) == '\u2212');
+        boolean minus = at < text.length() && isMinus(text.charAt(at));
         int from = minus || at < text.length() && text.charAt(at) == '+' ? at + 1 : at;
         int end = digits(from);
         return end == from ? none : new Exponent(power(text.substring(from, end), minus), end);
     }
 
     private Exponent superscriptPower(int at, Exponent none) {
-        boolean minus = at < text.length() && text.charAt(at) == '⁻';
-        int from = minus ? at + 1 : at;
+        boolean minus = text.startsWith("⁻", at);
+        int from = minus || text.startsWith("⁺", at) ? at + 1 : at;
         StringBuilder digits = new StringBuilder();
         int end = from;
         while (end < text.length() && SUPERSCRIPTS.indexOf(text.charAt(end)) >= 0) {

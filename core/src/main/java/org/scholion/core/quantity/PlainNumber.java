@@ -20,7 +20,7 @@ final class PlainNumber {
     /** The number; null when the text is anything else or longer. */
     static @Nullable TypedNumber read(String text, char decimal) {
         int n = text.length();
-        boolean minus = n > 0 && (text.charAt(0) == '-' || text.charAt(0) == '\u2212');
+        boolean minus = n > 0 && NumberReader.isMinus(text.charAt(0));
         int at = minus || n > 0 && text.charAt(0) == '+' ? 1 : 0;
         if (n - at > MOST_DIGITS + 1 || n == at) {
             return null;

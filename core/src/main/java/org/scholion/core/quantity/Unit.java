@@ -1,6 +1,7 @@
 package org.scholion.core.quantity;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.number.Fraction;
@@ -24,9 +25,19 @@ public final class Unit {
         this.offset = offset;
     }
 
-    /** Reads {@code km/h}, {@code m s⁻¹}, {@code N·m}, {@code °C}; empty when it is not a known unit. */
+    /** Reads {@code km/h}, {@code m s⁻¹}, {@code kWh}, {@code °C}, {@code metres per second}; empty when it is not known. */
     public static Optional<Unit> parse(String text) {
-        return UnitReader.read(text);
+        return UnitReader.read(text, null);
+    }
+
+    /** The same where a unit is expected: what can be read as that one is, so that {@code ms^-2} is m·s⁻² for m/s². */
+    public static Optional<Unit> parse(String text, Unit expected) {
+        return UnitReader.read(text, expected);
+    }
+
+    /** What a unit that is not known may have been meant for, the nearest first. */
+    public static List<String> near(String text, Unit expected) {
+        return UnitReader.unknown(text).map(part -> NearUnits.to(part, expected)).orElse(List.of());
     }
 
     public boolean sameDimension(Unit other) {

@@ -2,6 +2,7 @@ package org.scholion.core.quantity;
 
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.number.Fraction;
 
@@ -56,12 +57,15 @@ final class UnitTable {
         withPrefixes("ohm", RESISTANCE, "1000");
         alone("in", LENGTH, "0.0254");
         alone("ft", LENGTH, "0.3048");
+        alone("yd", LENGTH, "0.9144");
         alone("mi", LENGTH, "1609.344");
         alone("nmi", LENGTH, "1852");
         alone("NM", LENGTH, "1852");
         alone("min", TIME, "60");
         alone("h", TIME, "3600");
         alone("d", TIME, "86400");
+        alone("lb", MASS, "453.59237");
+        alone("oz", MASS, "28.349523125");
         alone("ha", new int[] {2, 0, 0, 0, 0, 0, 0}, "10000");
         alone("kn", new int[] {1, 0, -1, 0, 0, 0, 0}, "1852/3600");
         alone("°", ARC, "1");
@@ -78,6 +82,10 @@ final class UnitTable {
     }
 
     private UnitTable() {}
+
+    static Set<String> symbols() {
+        return UNITS.keySet();
+    }
 
     static @Nullable Unit get(String symbol) {
         return UNITS.get(symbol);

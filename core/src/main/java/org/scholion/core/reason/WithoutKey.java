@@ -65,6 +65,9 @@ final class WithoutKey {
             case TEXT_TORN -> "as close to an accepted answer as to one listed as wrong; a teacher decides";
             case NUMBER_IN -> typed(r) + " is an accepted value" + number(r);
             case NUMBER_OUT -> typed(r) + " is not an accepted value" + number(r) + Words.penalty(r);
+            case NUMBER_COULD_BE -> Words.quoted(r.word("value")) + " can be read in another way; a teacher decides";
+            case NUMBER_UNIT_UNKNOWN -> NumberWords.unknownUnit(r) + "; a teacher decides";
+            case NUMBER_UNIT_UNKNOWN_WRONG -> NumberWords.unknownUnit(r) + Words.penalty(r);
             case BLANKS_PARTS -> r.word("sum") + " of " + r.word("weights") + " by weight";
             case BLANKS_EXACT -> r.word("sum") + " of " + r.word("weights") + " by weight; all or nothing";
             case CORRECTION -> r.word("left").equals("0") ? "corrected" : Words.changes(r, "");

@@ -51,6 +51,10 @@ public final class Words {
                         + penalty(r);
             case NUMBER_UNREADABLE -> "cannot be read as a number; a teacher decides";
             case NUMBER_UNREADABLE_WRONG -> "cannot be read as a number" + penalty(r);
+            case NUMBER_COULD_BE ->
+                quoted(r.word("value")) + " could mean " + or(r.words("readings")) + "; a teacher decides";
+            case NUMBER_UNIT_UNKNOWN -> NumberWords.unknownUnit(r) + NumberWords.near(r) + "; a teacher decides";
+            case NUMBER_UNIT_UNKNOWN_WRONG -> NumberWords.unknownUnit(r) + NumberWords.near(r) + penalty(r);
             case BLANKS_PARTS -> parts(r) + " (earned " + r.word("sum") + " of " + r.word("weights") + " by weight)";
             case BLANKS_EXACT -> parts(r) + "; all or nothing";
             case PAIRS_EACH ->
@@ -294,7 +298,7 @@ public final class Words {
         return String.join(" and ", texts.stream().map(Words::quoted).toList());
     }
 
-    private static String or(List<String> texts) {
+    static String or(List<String> texts) {
         return String.join(" or ", texts);
     }
 }

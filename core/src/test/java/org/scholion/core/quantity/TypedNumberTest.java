@@ -42,7 +42,27 @@ class TypedNumberTest {
                 "5' 3|X|",
                 "1e5 m|100000|m",
                 "5 e|5|e",
-                "3 x|3|x"
+                "3 x|3|x",
+                "1½|1.5|",
+                "1 ½|1.5|",
+                "½|0.5|",
+                "- 5|-5|",
+                "–5|-5|",
+                "7 / 4|7/4|",
+                "1 3 / 4|7/4|",
+                "3⁄4|3/4|",
+                "10^3|1000|",
+                "10⁻³ m|0.001|m",
+                "-10^2|-100|",
+                "3 \\times 10^3|3000|",
+                "3 \\times 10^{-3}|0.003|",
+                "50 %|0.5|",
+                "５|5|",
+                "１．５|1.5|",
+                "\u200B12\uFEFF|12|",
+                "2e–3|0.002|",
+                "3×10⁺²|300|",
+                "30″|30|\""
             })
     void numbers_are_read_as_people_type_them(String typed, String value, String unit) {
         Optional<TypedNumber> read = TypedNumber.read(typed, '.', false);
@@ -71,7 +91,9 @@ class TypedNumberTest {
                 "--3",
                 "12 (m)",
                 "1,234,5",
-                "50 %",
+                "50 % %",
+                "10^",
+                "½½",
                 "..",
                 "1'23",
                 "12,5"
@@ -109,7 +131,34 @@ class TypedNumberTest {
         "ha, m2",
         "hPa, mbar",
         "deg, °",
-        "µm, um"
+        "µm, um",
+        "metres per second, m/s",
+        "metre/sec, m/s",
+        "m per s, m/s",
+        "kph, km/h",
+        "km/hr, km/h",
+        "mph, km/h",
+        "Kilometres per hour, km/h",
+        "square metres, m2",
+        "sq m, m²",
+        "metres squared, m²",
+        "cubic centimetres, mL",
+        "litres, dm³",
+        "kWh, J",
+        "kW h, J",
+        "Nm, J",
+        "metres per second squared, m/s/s",
+        "degrees Celsius, °C",
+        "deg C, °C",
+        "º C, K",
+        "℃, °C",
+        "degrees, °",
+        "knots, m/s",
+        "nautical miles, km",
+        "hours, min",
+        "grammes, kg",
+        "ohms, Ω",
+        "per cent, %"
     })
     void units_of_one_dimension_are_recognised(String a, String b) {
         assertThat(Unit.parse(a)).isPresent();
@@ -135,15 +184,87 @@ class TypedNumberTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "x", "m//s", "m^", "m^999", "/s", "m s-", "metre", "kmh"})
+    @ValueSource(strings = {"", "x", "m//s", "m^", "m^999", "/s", "m s-", "furlong", "per", "m per", "square", "blorps", "m^0"})
     void what_is_no_unit_is_not_taken_for_one(String text) {
         assertThat(Unit.parse(text)).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "ms^-2, m/s², 1",
+        "ms⁻¹, m/s, 1",
+        "ms, s, 1/1000",
+        "kmh⁻¹, km/h, 1",
+        "kgms-2, N, 1",
+        "Nm, J, 1",
+        "mm, m, 1/1000",
+        "min, h, 1/60"
+    })
+    void letters_without_a_sign_are_read_as_the_unit_that_is_asked_for(String typed, String asked, String factor) {
+        Unit expected = Unit.parse(asked).orElseThrow();
+        Unit unit = Unit.parse(typed, expected).orElseThrow();
+        assertThat(unit.convert(Fraction.ONE, expected)).isEqualTo(Fraction.exactly(factor));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "12 min 30 s, min, 12.5, 12 min 30 s",
+        "1 h 30 min, min, 90, 1 h 30 min",
+        "1h30min, h, 1.5, 1 h 30 min",
+        "1 hour 30 mins, h, 1.5, 1 h 30 min",
+        "2 h 0 min 36 s, h, 2.01, 2 h 0 min 36 s",
+        "1:02:03, s, 3723, 1 h 2 min 3 s",
+        "12°30'30\", °, 1501/120, 12 ° 30 ' 30 \"",
+        "12° 30.5', °, 1501/120, 12 ° 30.5 '",
+        "−12º30′, °, -12.5, −12 ° 30 '",
+        "5 ft 3 in, in, 63, 5 ft 3 in",
+        "5' 3\", ft, 5.25, 5 ft 3 in",
+        "5′3″, ft, 5.25, 5 ft 3 in",
+        "30', °, 0.5, 30 '"
+    })
+    void several_units_are_one_reading(String typed, String asked, String value, String shown) {
+        assertThat(Compound.of(typed, '.', Unit.parse(asked).orElseThrow()))
+                .singleElement()
+                .satisfies(c -> {
+                    assertThat(c.value()).isEqualTo(Fraction.exactly(value));
+                    assertThat(c.shown()).isEqualTo(shown);
+                });
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "12 min 75 s, min",
+        "30 s 12 min, min",
+        "1.5 h 20 min, h",
+        "12 min 30 m, min",
+        "12°75', °",
+        "5 ft 13 in, ft",
+        "12:75, h",
+        "12 min, min",
+        "12 min 30 s, m",
+        "5 ft and a bit, ft"
+    })
+    void what_is_no_reading_in_several_units_is_not_taken_for_one(String typed, String asked) {
+        assertThat(Compound.of(typed, '.', Unit.parse(asked).orElseThrow())).isEmpty();
+    }
+
+    @Test
+    void a_clock_without_hours_or_seconds_has_two_readings() {
+        assertThat(Compound.of("12:30", '.', Unit.parse("min").orElseThrow()))
+                .extracting(Compound::shown)
+                .containsExactly("12 h 30 min", "12 min 30 s");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"metrs, m, metre", "KM, km, km", "knts, kn, kts", "minuts, h, minute", "m/seg, m/s, sec"})
+    void an_unknown_unit_comes_with_the_nearest_known_ones(String typed, String asked, String near) {
+        assertThat(Unit.near(typed, Unit.parse(asked).orElseThrow())).contains(near);
     }
 
     @Test
     void nothing_that_is_typed_makes_it_throw() {
         Random random = new Random(9);
-        String letters = "0123456789.,eE+-−×x10^⁻³/ %'’°mkµΩ\u00A0\u202F½٣";
+        String letters = "0123456789.,:eE+-−×x10^{}⁻³/ %'’\"°mkshinµΩ\u00A0\u202F½٣";
         int[] all = letters.codePoints().toArray();
         for (int i = 0; i < 50_000; i++) {
             StringBuilder typed = new StringBuilder();
@@ -155,6 +276,7 @@ class TypedNumberTest {
                         assertThat(n.fewest()).isLessThanOrEqualTo(n.most());
                         Unit.parse(n.unit());
                     });
+            Compound.of(typed.toString(), '.', Unit.parse(i % 2 == 0 ? "s" : "m").orElseThrow());
         }
     }
 }

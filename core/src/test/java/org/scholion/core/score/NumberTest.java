@@ -69,7 +69,10 @@ class NumberTest {
         "km/h, 12.5 m s⁻¹, 1",
         "km/h, 45, 1/2",
         "km/h, 45 kg, 1/4",
-        "km/h, 45 blorps, 1/4",
+        "km/h, 45 kph, 1",
+        "km/h, 45 kilometres per hour, 1",
+        "m/s², 45 ms^-2, 1",
+        "min, 0 h 45 min, 1",
         "km/h, 45km/h, 1",
         "km/h, 45000 m/h, 1"
     })
@@ -82,6 +85,56 @@ class NumberTest {
         NumberItem item = withUnit("1", "km", false, "0", "0");
         scoring(item, "1 km").isScored("1");
         scoring(item, "1000 m").isScored("0");
+    }
+
+    @Test
+    void an_unknown_unit_is_as_what_cannot_be_read_and_names_the_nearest() {
+        scoring(withUnit("45", "m", true, "1/2", "1/4"), "45 metrs")
+                .isLeftToSettle()
+                .because("“metrs” is not a unit that is known here (nearest: “metre”)"
+                        + "; a teacher decides");
+        NumberItem strict = new NumberItem(
+                head(),
+                List.of(around("45", null, "1")),
+                '.',
+                new NumberItem.UnitRule("m", true, f("1"), f("1")),
+                null,
+                f("1/2"),
+                true);
+        scoring(strict, "45 zzzz").isScored("-1/2");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"1.5|.|1,5", "1234|.|1.234", "1.234|,|1.234", "1234|,|1,234", "1.5|.|- 1,5"})
+    void the_other_decimal_mark_waits_with_what_it_could_mean(String value, char decimal, String said) {
+        NumberItem item = new NumberItem(
+                head(),
+                List.of(around(said.startsWith("-") ? "-" + value : value, null, "1")),
+                decimal,
+                null,
+                null,
+                f("1/2"),
+                true);
+        scoring(item, said).isLeftToSettle();
+        scoring(item, said.replace('5', '7').replace('4', '9')).isScored("-1/2");
+    }
+
+    @Test
+    void a_doubt_about_a_number_says_what_it_could_mean() {
+        scoring(number(around("1.5", null, "1")), "1,5")
+                .isLeftToSettle()
+                .because("“1,5” could mean 1.5, with “,” as the decimal mark; a teacher decides");
+        scoring(withUnit("12.5", "min", true, "1", "0"), "12:30")
+                .isLeftToSettle()
+                .because("“12:30” could mean 12 h 30 min or 12 min 30 s; a teacher decides");
+    }
+
+    @Test
+    void a_reading_in_several_units_counts_where_its_largest_is_asked_for_or_units_convert() {
+        scoring(withUnit("12.5", "min", false, "0", "1/4"), "12 min 30 s").isScored("1");
+        scoring(withUnit("750", "s", true, "0", "1/4"), "12 min 30 s").isScored("1");
+        scoring(withUnit("750", "s", false, "0", "1/4"), "12 min 30 s").isScored("1/4");
+        scoring(withUnit("12.5", "min", false, "0", "1/4"), "12 min 31 s").isScored("0");
     }
 
     @Test
@@ -102,11 +155,12 @@ class NumberTest {
     @CsvSource({
         "1200, 2, 1",
         "1200, 4, 1",
-        "1200, 3, 1/2",
         "1200., 4, 1",
         "1200., 2, 1/2",
         "1.20e3, 3, 1",
         "0001200, 2, 1",
+        "1200, 3, 1",
+        "1200, 5, 1/2",
         "2400/2, 3, 1/2"
     })
     void significant_figures_are_those_that_were_typed(String said, int count, String credit) {
