@@ -53,7 +53,7 @@ public final class Latex {
             return of(r.left()) + " " + SIGNS.getOrDefault(r.signShown(), "=") + " " + of(r.right());
         }
         if (statement instanceof Statement.And and) {
-            return joined(and.all(), "and");
+            return and.all().isEmpty() ? "\\mathbb{R}" : joined(and.all(), "and");
         }
         Statement.Or or = (Statement.Or) statement;
         return or.any().isEmpty() ? "\\text{no solution}" : joined(or.any(), "or");

@@ -38,6 +38,11 @@ public final class MathNames {
             Map.entry("sin", "sin"),
             Map.entry("cos", "cos"),
             Map.entry("tan", "tan"),
+            Map.entry("tg", "tan"),
+            Map.entry("ctg", "cot"),
+            Map.entry("cotg", "cot"),
+            Map.entry("cosec", "csc"),
+            Map.entry("arctg", "atan"),
             Map.entry("cot", "cot"),
             Map.entry("sec", "sec"),
             Map.entry("csc", "csc"),
@@ -144,6 +149,20 @@ public final class MathNames {
             }
         }
         return new MathNames(List.copyOf(found), functions);
+    }
+
+    boolean hasVariables() {
+        return !variables.isEmpty();
+    }
+
+    /** Whether a command of this name means something: a function, a Greek letter, a name of the item's own. */
+    boolean knows(String name) {
+        return isDeclared(name) || functions.contains(name) || FUNCTIONS.containsKey(name) || GREEK.containsKey(name);
+    }
+
+    /** What sets, intervals and pairs that stand alone are of: the declared variables, or x where there are none. */
+    List<String> subjects() {
+        return variables.isEmpty() ? List.of("x") : List.copyOf(variables);
     }
 
     boolean isDeclared(String name) {

@@ -6,6 +6,11 @@ import java.util.stream.Stream;
 
 /** A line of mathematics: an expression, or something that holds or does not. */
 public sealed interface Statement {
+    /** What has no solution. */
+    Statement NONE = new Or(List.of());
+    /** What every number solves. */
+    Statement ALL = new And(List.of());
+
     String shown();
 
     Stream<Term> terms();
@@ -82,7 +87,7 @@ public sealed interface Statement {
         }
     }
 
-    /** All of them hold. */
+    /** All of them hold; of none, so an empty one holds always. */
     record And(List<Statement> all) implements Statement {
         public And {
             all = List.copyOf(all);
@@ -90,7 +95,9 @@ public sealed interface Statement {
 
         @Override
         public String shown() {
-            return all.stream().map(Statement::shown).collect(Collectors.joining(" and "));
+            return all.isEmpty()
+                    ? "all real numbers"
+                    : all.stream().map(Statement::shown).collect(Collectors.joining(" and "));
         }
 
         @Override

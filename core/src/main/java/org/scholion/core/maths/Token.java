@@ -20,6 +20,16 @@ record Token(Kind kind, String text, Fraction value, boolean spaced) {
         END
     }
 
+    /** Whether what ends here can be multiplied. */
+    boolean endsFactor() {
+        return switch (kind) {
+            case NUMBER, SMALL_FRACTION, NAME, SUPERSCRIPT -> true;
+            case SIGN ->
+                text.equals(")") || text.equals("]") || text.equals("}") || text.equals("|") || text.equals("°");
+            default -> false;
+        };
+    }
+
     boolean is(String sign) {
         return kind == Kind.SIGN && text.equals(sign);
     }

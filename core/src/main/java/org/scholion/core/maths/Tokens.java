@@ -1,40 +1,22 @@
 package org.scholion.core.maths;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 import org.scholion.core.number.Fraction;
+import org.scholion.core.number.VulgarFractions;
 
 /** Takes a line apart: school notation as it is typed, and LaTeX as a maths keyboard writes it. */
 final class Tokens {
-    private static final int LONGEST = 1_000;
     private static final String SUPERSCRIPTS = "⁰¹²³⁴⁵⁶⁷⁸⁹";
-
-    private static final Map<Character, Fraction> FRACTIONS = Map.ofEntries(
-            Map.entry('½', Fraction.of(1, 2)),
-            Map.entry('⅓', Fraction.of(1, 3)),
-            Map.entry('⅔', Fraction.of(2, 3)),
-            Map.entry('¼', Fraction.of(1, 4)),
-            Map.entry('¾', Fraction.of(3, 4)),
-            Map.entry('⅕', Fraction.of(1, 5)),
-            Map.entry('⅖', Fraction.of(2, 5)),
-            Map.entry('⅗', Fraction.of(3, 5)),
-            Map.entry('⅘', Fraction.of(4, 5)),
-            Map.entry('⅙', Fraction.of(1, 6)),
-            Map.entry('⅚', Fraction.of(5, 6)),
-            Map.entry('⅛', Fraction.of(1, 8)),
-            Map.entry('⅜', Fraction.of(3, 8)),
-            Map.entry('⅝', Fraction.of(5, 8)),
-            Map.entry('⅞', Fraction.of(7, 8)));
 
     /** Signs with the same meaning. */
     private static final Map<String, String> SAME = Map.ofEntries(
-            Map.entry("−", "-"),
-            Map.entry("–", "-"),
-            Map.entry("·", "*"),
-            Map.entry("×", "*"),
-            Map.entry("⋅", "*"),
-            Map.entry("∙", "*"),
             Map.entry("**", "^"),
             Map.entry("÷", "/"),
             Map.entry("∶", "/"),
@@ -47,12 +29,13 @@ final class Tokens {
             Map.entry("!=", "≠"),
             Map.entry("<>", "≠"),
             Map.entry("==", "="),
-            Map.entry("[", "("),
-            Map.entry("]", ")"),
             Map.entry("∧", "and"),
             Map.entry("&", "and"),
             Map.entry("∨", "or"),
-            Map.entry("+-", "±"));
+            Map.entry("⋃", "∪"),
+            Map.entry("⋂", "∩"),
+            Map.entry("∖", "\\"),
+            Map.entry("∘", "°"));
 
     private static final Map<String, String> LATEX = Map.ofEntries(
             Map.entry("cdot", "*"),
@@ -78,6 +61,18 @@ final class Tokens {
             Map.entry("rvert", "|"),
             Map.entry("vert", "|"),
             Map.entry("in", "∈"),
+            Map.entry("ast", "*"),
+            Map.entry("infty", "∞"),
+            Map.entry("cup", "∪"),
+            Map.entry("cap", "∩"),
+            Map.entry("setminus", "\\"),
+            Map.entry("backslash", "\\"),
+            Map.entry("lbrace", "{"),
+            Map.entry("rbrace", "}"),
+            Map.entry("lbrack", "["),
+            Map.entry("rbrack", "]"),
+            Map.entry("mid", "|"),
+            Map.entry("degree", "°"),
             Map.entry("emptyset", "∅"),
             Map.entry("varnothing", "∅"),
             Map.entry("Rightarrow", "⇒"),
@@ -86,23 +81,32 @@ final class Tokens {
             Map.entry("iff", "⇒"),
             Map.entry("therefore", "⇒"));
 
+    /** What a comma between digits is. */
+    enum Commas {
+        /** 2,5 is two and a half. */
+        DECIMAL,
+        /** 1,000 and 1 000 are a thousand. */
+        GROUPED,
+        /** 2,3 are two numbers. */
+        LISTED
+    }
+
     private final String text;
     private final MathNames names;
+    private final Commas commas;
     private final List<Token> tokens = new ArrayList<>();
     private int at;
     private boolean spaced;
 
-    private Tokens(String text, MathNames names) {
+    private Tokens(String text, MathNames names, Commas commas) {
         this.text = text;
         this.names = names;
+        this.commas = commas;
     }
 
-    static List<Token> of(String line, MathNames names) throws Unreadable {
-        if (line.length() > LONGEST) {
-            throw new Unreadable("it is longer than " + LONGEST + " characters");
-        }
-        String compatible = line.replace('\u00A0', ' ').replace('\u202F', ' ').replace('\u2009', ' ');
-        Tokens tokens = new Tokens(compatible, names);
+    /** The signs of a line that {@link Spelling} has been over. */
+    static List<Token> of(String plain, MathNames names, Commas commas) throws Unreadable {
+        Tokens tokens = new Tokens(plain, names, commas);
         tokens.read();
         return tokens.tokens;
     }
@@ -110,18 +114,24 @@ final class Tokens {
     private void read() throws Unreadable {
         while (at < text.length()) {
             char c = text.charAt(at);
-            if (Character.isWhitespace(c)) {
+            Fraction vulgar = VulgarFractions.of(c);
+            if (c == '\n') {
+                at++;
+                sign("\n");
+            } else if (Character.isWhitespace(c)) {
                 spaced = true;
                 at++;
             } else if (isDigit(c) || c == '.' && isDigit(charAt(at + 1))) {
                 number();
-            } else if (FRACTIONS.containsKey(c)) {
-                add(Token.Kind.SMALL_FRACTION, String.valueOf(c), FRACTIONS.getOrDefault(c, Fraction.ONE));
+            } else if (vulgar != null) {
+                add(Token.Kind.SMALL_FRACTION, String.valueOf(c), vulgar);
                 at++;
             } else if (SUPERSCRIPTS.indexOf(c) >= 0 || c == '⁻' || c == '⁺') {
                 superscript();
             } else if (c == '\\') {
                 command();
+            } else if (c == 'ℝ') {
+                sign();
             } else if (Character.isLetter(c)) {
                 letters();
             } else {
@@ -148,29 +158,48 @@ final class Tokens {
         add(Token.Kind.SIGN, sign, Fraction.ZERO);
     }
 
-    /** Digits with a point or, between digits, a comma. */
+    private static final Pattern GROUPS =
+            Pattern.compile("\\d{1,3}(?:([ ,'’])\\d{3}(?:\\1\\d{3})*)(?:\\.\\d+)?(?!\\d)");
+    private static final Pattern POWER = Pattern.compile("[eE][+-]?\\d{1,3}(?![\\d.])");
+
+    /** Digits with a point or, between digits, a comma as the reading has it; then a power of ten, 1e3. */
     private void number() throws Unreadable {
         int from = at;
-        while (isDigit(charAt(at))) {
-            at++;
+        Matcher groups = GROUPS.matcher(text).region(at, text.length());
+        if (commas == Commas.GROUPED && groups.lookingAt()) {
+            at = groups.end();
+            number(groups.group().replaceAll("[ ,'’]", ""));
+            return;
         }
-        if ((charAt(at) == '.' || charAt(at) == ',') && isDigit(charAt(at + 1))) {
-            at++;
-            while (isDigit(charAt(at))) {
-                at++;
-            }
-        } else if (charAt(at) == '{' && charAt(at + 1) == ',' && charAt(at + 2) == '}') {
+        digitsOn();
+        if (charAt(at) == '{' && charAt(at + 1) == ',' && charAt(at + 2) == '}') {
             // A maths keyboard writes the decimal comma so.
             int whole = at;
             at += 3;
             int decimals = at;
-            while (isDigit(charAt(at))) {
-                at++;
-            }
+            digitsOn();
             number(text.substring(from, whole) + "." + text.substring(decimals, at));
             return;
         }
-        number(text.substring(from, at).replace(',', '.'));
+        boolean comma = charAt(at) == ',' && commas == Commas.DECIMAL;
+        if ((charAt(at) == '.' || comma) && isDigit(charAt(at + 1))) {
+            at++;
+            digitsOn();
+        }
+        String digits = text.substring(from, at).replace(',', '.');
+        Matcher power = POWER.matcher(text).region(at, text.length());
+        if (power.lookingAt() && !names.isDeclared(text.substring(at, at + 1))) {
+            at = power.end();
+            number(new BigDecimal(digits + power.group()).toPlainString());
+            return;
+        }
+        number(digits);
+    }
+
+    private void digitsOn() {
+        while (isDigit(charAt(at))) {
+            at++;
+        }
     }
 
     private void number(String digits) throws Unreadable {
@@ -198,8 +227,13 @@ final class Tokens {
         String name = text.substring(from, at);
         switch (name) {
             case "" -> latexSpace();
-            case "left", "right", "displaystyle", "mathrm", "operatorname", "text", "quad", "qquad" -> spaced = true;
-            case "frac", "dfrac", "tfrac" -> {
+            case "left", "right" -> {
+                spaced = true;
+                // \\left. and \\right. stand for no bracket at all.
+                at += charAt(at) == '.' ? 1 : 0;
+            }
+            case "displaystyle", "quad", "qquad", "limits", "big", "Big" -> spaced = true;
+            case "frac", "dfrac", "tfrac", "cfrac" -> {
                 sign("\\frac");
                 bareDigit();
                 bareDigit();
@@ -212,8 +246,10 @@ final class Tokens {
                 String sign = LATEX.get(name);
                 if (sign != null) {
                     sign(sign);
+                } else if (names.knows(name)) {
+                    name(name + index());
                 } else {
-                    name(name);
+                    throw new Unreadable("unknown command “\\" + name + "”");
                 }
             }
         }
@@ -245,8 +281,13 @@ final class Tokens {
             at++;
         }
         String word = text.substring(from, at);
-        if (word.equalsIgnoreCase("and") || word.equalsIgnoreCase("or")) {
-            sign(word.toLowerCase(java.util.Locale.ROOT));
+        String meant = names.isDeclared(word) ? null : WORDS.get(word.toLowerCase(Locale.ROOT));
+        if (meant != null) {
+            sign(meant);
+            return;
+        }
+        if (isBetween(word)) {
+            sign(word.equals("x") || word.equals("X") ? "*" : "∪");
             return;
         }
         boolean continues = from > 0 && Character.isLetter(text.charAt(from - 1));
@@ -255,26 +296,78 @@ final class Tokens {
         }
         at = from;
         String name = names.beginning(word);
-        if (name == null && word.length() > 1 && Character.isUpperCase(word.charAt(0))) {
-            // A phone's capital: Sin, Sqrt.
-            String small = Character.toLowerCase(word.charAt(0)) + word.substring(1);
-            name = names.beginning(small);
-            if (name != null && names.function(name) != null) {
-                at += name.length();
-                name(name);
-                return;
-            }
-            name = null;
+        String loud = name == null ? loud(word) : null;
+        if (loud != null) {
+            at += loud.length();
+            name(loud + logarithm(loud));
+            return;
         }
         name = name == null ? word.substring(0, Character.charCount(word.codePointAt(0))) : name;
         at += name.length();
         String digits = digits();
-        if (!digits.isEmpty() && names.isDeclared(name + digits)) {
+        if (!digits.isEmpty() && (names.isDeclared(name + digits) || numbers(name, digits))) {
             at += digits.length();
-            name(name + digits);
+            name(names.isDeclared(name + digits) ? name + digits : name + "_" + digits);
         } else {
-            name(name + index());
+            name(name + index() + logarithm(name));
         }
+    }
+
+    /** A capital of a phone or of a loud voice: Sin, SIN, Pi. Null when the letters begin with no known name even so. */
+    private @Nullable String loud(String word) {
+        if (word.length() < 2 || !Character.isUpperCase(word.charAt(0)) || names.isDeclared(word.substring(0, 1))) {
+            return null;
+        }
+        String small = names.beginning(word.toLowerCase(Locale.ROOT));
+        return small != null && small.length() > 1 && (names.function(small) != null || small.equals("pi"))
+                ? small
+                : null;
+    }
+
+    /** x1 = 2 numbers a solution; x1 elsewhere is a product. */
+    private boolean numbers(String name, String digits) {
+        return digits.length() == 1
+                && names.isDeclared(name)
+                && text.substring(at + 1).stripLeading().startsWith("=")
+                && !text.substring(at + 1).stripLeading().startsWith("==");
+    }
+
+    /** log2(8x): digits right behind the name and before a bracket are the base. */
+    private String logarithm(String name) {
+        String digits = name.equals("log") ? digits() : "";
+        if (digits.isEmpty() || charAt(at + digits.length()) != '(') {
+            return "";
+        }
+        at += digits.length();
+        return "_" + digits;
+    }
+
+    /** Words of a line that are signs. */
+    private static final Map<String, String> WORDS = Map.ofEntries(
+            Map.entry("and", "and"),
+            Map.entry("or", "or"),
+            Map.entry("union", "∪"),
+            Map.entry("in", "∈"),
+            Map.entry("inf", "∞"),
+            Map.entry("infinity", "∞"),
+            Map.entry("oo", "∞"),
+            Map.entry("plusminus", "±"));
+
+    /** A letter x or U that is no name stands for its sign between what it joins: 2 x 3, [0;1] U [2;3]. */
+    private boolean isBetween(String word) {
+        boolean times = word.equals("x") || word.equals("X");
+        if (!times && !word.equals("U") && !word.equals("u") || names.isDeclared(word) || !names.hasVariables()) {
+            return false;
+        }
+        if (tokens.isEmpty()) {
+            return false;
+        }
+        Token before = tokens.get(tokens.size() - 1);
+        String rest = text.substring(at).stripLeading();
+        char next = rest.isEmpty() ? ' ' : rest.charAt(0);
+        return times
+                ? before.endsFactor() && (Character.isLetterOrDigit(next) || "(\\√-".indexOf(next) >= 0)
+                : (before.is(")") || before.is("]") || before.is("}") || before.is("[")) && "([{]".indexOf(next) >= 0;
     }
 
     private String digits() {
@@ -326,8 +419,22 @@ final class Tokens {
         add(Token.Kind.FUNCTION, "log:" + value.toExact(), Fraction.ZERO);
     }
 
+    /** x = +-2 is plus or minus; in x+-1 the second sign is the number's. */
+    private boolean opensASide() {
+        return tokens.isEmpty()
+                || !tokens.get(tokens.size() - 1).endsFactor()
+                || text.startsWith("+-√", at)
+                || text.startsWith("+-sqrt", at)
+                || text.startsWith("+-\\sqrt", at);
+    }
+
     private void sign() throws Unreadable {
         String two = text.substring(at, Math.min(text.length(), at + 2));
+        if (two.equals("+-") && opensASide()) {
+            at += 2;
+            sign("±");
+            return;
+        }
         if (two.equals("=>") || two.equals("->")) {
             at += 2;
             sign("⇒");
@@ -370,6 +477,14 @@ final class Tokens {
                     "∛",
                     "∈",
                     "∅",
+                    "ℝ",
+                    "∞",
+                    "∪",
+                    "∩",
+                    "°",
+                    "\\",
+                    "[",
+                    "]",
                     "and",
                     "or",
                     "⇒",

@@ -5,6 +5,7 @@ import java.math.BigInteger;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.number.Fraction;
+import org.scholion.core.number.VulgarFractions;
 
 /** Reads one trimmed text as a number with at most a unit. */
 final class NumberReader {
@@ -100,8 +101,7 @@ final class NumberReader {
         BigInteger den = new BigInteger(text.substring(below, end));
         return den.signum() == 0
                 ? null
-                : new Found(
-                        whole.plus(Fraction.of(new BigInteger(text.substring(from, to)), den)), end, 0, 0, true);
+                : new Found(whole.plus(Fraction.of(new BigInteger(text.substring(from, to)), den)), end, 0, 0, true);
     }
 
     /** {@code 10^3} or {@code 10⁻³} by itself; one figure. */

@@ -32,9 +32,7 @@ public record TypedNumber(Fraction value, String unit, int fewest, int most, boo
             return Optional.empty();
         }
         String trimmed = plain(text);
-        return trimmed.isEmpty()
-                ? Optional.empty()
-                : new NumberReader(trimmed, decimal, percentIsUnit).read();
+        return trimmed.isEmpty() ? Optional.empty() : new NumberReader(trimmed, decimal, percentIsUnit).read();
     }
 
     /** What the text would be under the other decimal mark: {@code ,} and {@code .} exchanged. */

@@ -1,7 +1,7 @@
 package org.scholion.core.quantity;
 
 import java.util.Arrays;
-import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.number.Fraction;
@@ -35,9 +35,19 @@ public final class Unit {
         return UnitReader.read(text, expected);
     }
 
-    /** What a unit that is not known may have been meant for, the nearest first. */
-    public static List<String> near(String text, Unit expected) {
-        return UnitReader.unknown(text).map(part -> NearUnits.to(part, expected)).orElse(List.of());
+    /** The first part of a text that is not known, where the text is built like a unit; empty where all of it is known. */
+    public static Optional<String> unknownPart(String text) {
+        return UnitReader.unknown(text);
+    }
+
+    /** Every unit by its sign and by its names. */
+    public static Map<String, Unit> known() {
+        return UnitNames.known();
+    }
+
+    /** The names of units beside their signs, for teachers. */
+    public static Map<String, String> names() {
+        return UnitNames.told();
     }
 
     public boolean sameDimension(Unit other) {

@@ -91,8 +91,15 @@ final class UnitNames {
         return QUOTIENTS.get(name.toLowerCase(Locale.ROOT));
     }
 
-    static Set<String> all() {
-        return SIGNS.keySet();
+    static Map<String, Unit> known() {
+        Map<String, Unit> known = new LinkedHashMap<>(UnitTable.all());
+        SIGNS.forEach((name, sign) -> {
+            Unit unit = UnitTable.get(sign);
+            if (unit != null) {
+                known.put(name, unit);
+            }
+        });
+        return known;
     }
 
     /** For teachers: each sign and its names as they stand above. */

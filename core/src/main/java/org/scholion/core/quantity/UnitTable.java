@@ -2,7 +2,6 @@ package org.scholion.core.quantity;
 
 import java.util.HashMap;
 import java.util.Map;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.number.Fraction;
 
@@ -83,8 +82,8 @@ final class UnitTable {
 
     private UnitTable() {}
 
-    static Set<String> symbols() {
-        return UNITS.keySet();
+    static Map<String, Unit> all() {
+        return UNITS;
     }
 
     static @Nullable Unit get(String symbol) {

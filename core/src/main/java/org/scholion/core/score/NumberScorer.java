@@ -62,9 +62,7 @@ final class NumberScorer implements Scorer {
     /** What the other mark would be in this text. */
     private String mark(String typed) {
         char other = item.decimal() == '.' ? ',' : '.';
-        return typed.indexOf(other) >= 0
-                ? other + "” as the decimal mark"
-                : item.decimal() + "” between the thousands";
+        return typed.indexOf(other) >= 0 ? other + "” as the decimal mark" : item.decimal() + "” between the thousands";
     }
 
     /** What a text was read as; without a value, why it was not read. */
@@ -96,7 +94,7 @@ final class NumberScorer implements Scorer {
     }
 
     private Mark unknownUnit(String unit, Unit expected) {
-        List<String> near = Unit.near(unit, expected);
+        List<String> near = NearUnits.to(unit, expected);
         Reason reason = Reason.of(item.otherwiseWrong() ? Code.NUMBER_UNIT_UNKNOWN_WRONG : Code.NUMBER_UNIT_UNKNOWN)
                 .with("unit", unit);
         Reason whole = near.isEmpty() ? reason : reason.with("near", near);
@@ -121,8 +119,7 @@ final class NumberScorer implements Scorer {
     }
 
     private Mark accepted(Judged judged, NumberItem.Accepted best) {
-        Reason reason =
-                judged.told().with("value", judged.value().toReadable()).with("entry", best.shown());
+        Reason reason = judged.told().with("value", judged.value().toReadable()).with("entry", best.shown());
         Fraction credit = best.credit().times(judged.factor());
         if (item.figures() != null && !judged.hasFigures(item.figures().count())) {
             credit = credit.times(item.figures().otherwise());

@@ -103,7 +103,6 @@ class MathReaderTest {
                 "(x",
                 "x)",
                 "2 3",
-                "x = ",
                 "^2",
                 "|x",
                 "√",
@@ -116,6 +115,9 @@ class MathReaderTest {
                 "x or 2",
                 "x < 1, x > 3",
                 "\\frac{1}",
+                "\\blorp",
+                "∞ + 1",
+                "{1; 2",
                 "{"
             })
     void what_is_no_mathematics_is_refused_with_the_reason(String typed) {

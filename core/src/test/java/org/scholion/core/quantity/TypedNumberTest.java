@@ -184,7 +184,10 @@ class TypedNumberTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "x", "m//s", "m^", "m^999", "/s", "m s-", "furlong", "per", "m per", "square", "blorps", "m^0"})
+    @ValueSource(
+            strings = {
+                "", "x", "m//s", "m^", "m^999", "/s", "m s-", "furlong", "per", "m per", "square", "blorps", "m^0"
+            })
     void what_is_no_unit_is_not_taken_for_one(String text) {
         assertThat(Unit.parse(text)).isEmpty();
     }
@@ -255,12 +258,6 @@ class TypedNumberTest {
                 .containsExactly("12 h 30 min", "12 min 30 s");
     }
 
-    @ParameterizedTest
-    @CsvSource({"metrs, m, metre", "KM, km, km", "knts, kn, kts", "minuts, h, minute", "m/seg, m/s, sec"})
-    void an_unknown_unit_comes_with_the_nearest_known_ones(String typed, String asked, String near) {
-        assertThat(Unit.near(typed, Unit.parse(asked).orElseThrow())).contains(near);
-    }
-
     @Test
     void nothing_that_is_typed_makes_it_throw() {
         Random random = new Random(9);
@@ -276,7 +273,8 @@ class TypedNumberTest {
                         assertThat(n.fewest()).isLessThanOrEqualTo(n.most());
                         Unit.parse(n.unit());
                     });
-            Compound.of(typed.toString(), '.', Unit.parse(i % 2 == 0 ? "s" : "m").orElseThrow());
+            Compound.of(
+                    typed.toString(), '.', Unit.parse(i % 2 == 0 ? "s" : "m").orElseThrow());
         }
     }
 }

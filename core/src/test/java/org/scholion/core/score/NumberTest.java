@@ -91,8 +91,7 @@ class NumberTest {
     void an_unknown_unit_is_as_what_cannot_be_read_and_names_the_nearest() {
         scoring(withUnit("45", "m", true, "1/2", "1/4"), "45 metrs")
                 .isLeftToSettle()
-                .because("“metrs” is not a unit that is known here (nearest: “metre”)"
-                        + "; a teacher decides");
+                .because("“metrs” is not a unit that is known here (nearest: “metre”)" + "; a teacher decides");
         NumberItem strict = new NumberItem(
                 head(),
                 List.of(around("45", null, "1")),
@@ -105,7 +104,9 @@ class NumberTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"1.5|.|1,5", "1234|.|1.234", "1.234|,|1.234", "1234|,|1,234", "1.5|.|- 1,5"})
+    @CsvSource(
+            delimiter = '|',
+            value = {"1.5|.|1,5", "1234|.|1.234", "1.234|,|1.234", "1234|,|1,234", "1.5|.|- 1,5"})
     void the_other_decimal_mark_waits_with_what_it_could_mean(String value, char decimal, String said) {
         NumberItem item = new NumberItem(
                 head(),
@@ -135,6 +136,14 @@ class NumberTest {
         scoring(withUnit("750", "s", true, "0", "1/4"), "12 min 30 s").isScored("1");
         scoring(withUnit("750", "s", false, "0", "1/4"), "12 min 30 s").isScored("1/4");
         scoring(withUnit("12.5", "min", false, "0", "1/4"), "12 min 31 s").isScored("0");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"metrs, m, metre", "KM, km, km", "knts, kn, kts", "minuts, h, minute", "m/seg, m/s, sec"})
+    void an_unknown_unit_comes_with_the_nearest_known_ones(String typed, String asked, String near) {
+        assertThat(NearUnits.to(
+                        typed, org.scholion.core.quantity.Unit.parse(asked).orElseThrow()))
+                .contains(near);
     }
 
     @Test

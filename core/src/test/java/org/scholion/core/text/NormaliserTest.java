@@ -55,7 +55,8 @@ class NormaliserTest {
                 "3, 4|3 4"
             })
     void marks_of_a_number_stay_and_others_go(String text, String form) {
-        assertThat(new Normaliser(false, false, true, true, List.of()).apply(text)).isEqualTo(form);
+        assertThat(new Normaliser(false, false, true, true, List.of()).apply(text))
+                .isEqualTo(form);
     }
 
     @ParameterizedTest

@@ -145,6 +145,10 @@ public class Jobs {
     private void note(UUID id, int done, State state, @Nullable String said) {
         beside.executeWithoutResult(t -> {
             JobRow job = repository.findById(id).orElseThrow();
+            if (job.state == State.DONE) {
+                // A node that was taken for dead comes too late to say otherwise.
+                return;
+            }
             job.done = done;
             job.state = state;
             job.said = said;

@@ -1,9 +1,9 @@
-package org.scholion.core.quantity;
+package org.scholion.core.score;
 
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
+import org.scholion.core.quantity.Unit;
 import org.scholion.core.text.Slips;
 
 /** What an unknown unit may have been meant for. */
@@ -15,15 +15,13 @@ final class NearUnits {
     private NearUnits() {}
 
     /** At most three signs or names, the nearest first; of equally near ones those of the expected dimension. */
-    static List<String> to(String unknown, @Nullable Unit expected) {
+    static List<String> to(String typed, Unit expected) {
+        String unknown = Unit.unknownPart(typed).orElse("");
+        if (unknown.isEmpty()) {
+            return List.of();
+        }
         List<Near> near = new ArrayList<>();
-        for (String name : UnitTable.symbols()) {
-            add(near, unknown, name, UnitTable.get(name), expected);
-        }
-        for (String name : UnitNames.all()) {
-            String sign = UnitNames.sign(name);
-            add(near, unknown, name, sign == null ? null : UnitTable.get(sign), expected);
-        }
+        Unit.known().forEach((name, unit) -> add(near, unknown, name, unit, expected));
         List<Unit> named = new ArrayList<>();
         return near.stream()
                 .sorted(Comparator.comparingInt(Near::distance)
@@ -37,13 +35,12 @@ final class NearUnits {
                 .toList();
     }
 
-    private static void add(
-            List<Near> near, String unknown, String name, @Nullable Unit unit, @Nullable Unit expected) {
+    private static void add(List<Near> near, String unknown, String name, Unit unit, Unit expected) {
         int most = unknown.length() < 3 ? 1 : 2;
         int distance = name.equalsIgnoreCase(unknown) ? 0 : Slips.between(unknown, name, most);
         boolean tooShort = distance > 0 && distance >= Math.max(unknown.length(), name.length());
-        if (unit != null && distance <= most && !tooShort) {
-            near.add(new Near(name, unit, distance, expected == null || !unit.sameDimension(expected)));
+        if (distance <= most && !tooShort) {
+            near.add(new Near(name, unit, distance, !unit.sameDimension(expected)));
         }
     }
 }
