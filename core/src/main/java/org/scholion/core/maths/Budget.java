@@ -4,15 +4,21 @@ package org.scholion.core.maths;
  * How much work one question may take. Counted in steps, not in seconds, so that the same answer is decided the same
  * way on every machine; a step is about a term of a polynomial multiplied.
  */
-final class Budget {
+public final class Budget {
     private long left;
 
     Budget(long steps) {
         this.left = steps;
     }
 
-    static Budget usual() {
+    /** What one answer may take. */
+    public static Budget usual() {
         return new Budget(1_000_000);
+    }
+
+    /** For a second look when the first took too long. */
+    static Budget small() {
+        return new Budget(200_000);
     }
 
     void spend(long steps) {

@@ -16,11 +16,22 @@ final class Cells {
     private final String variable;
     private final Budget budget;
     private final List<Root> roots;
+    private final Uni polynomial;
 
-    private Cells(String variable, Budget budget, List<Root> roots) {
+    private Cells(String variable, Budget budget, List<Root> roots, Uni polynomial) {
         this.variable = variable;
         this.budget = budget;
         this.roots = roots;
+        this.polynomial = polynomial;
+    }
+
+    List<Root> roots() {
+        return roots;
+    }
+
+    /** The polynomial that is 0 at every cut, and nowhere else. */
+    Uni polynomial() {
+        return polynomial;
     }
 
     /**
@@ -29,7 +40,7 @@ final class Cells {
      * @throws Undecided when they are of another kind or too large
      */
     static Cells of(List<Statement> statements, String variable, Budget budget) {
-        Cells none = new Cells(variable, budget, List.of());
+        Cells none = new Cells(variable, budget, List.of(), Uni.constant(Fraction.ONE));
         Uni all = Uni.constant(Fraction.ONE);
         for (Statement statement : statements) {
             for (Statement.Relation relation : relations(statement)) {
@@ -48,7 +59,7 @@ final class Cells {
                 roots.get(i).halve();
             }
         }
-        return new Cells(variable, budget, roots);
+        return new Cells(variable, budget, roots, all);
     }
 
     static List<Statement.Relation> relations(Statement statement) {
@@ -96,7 +107,7 @@ final class Cells {
                 .findFirst();
     }
 
-    private static Term replaced(Term in, Term what, Term by) {
+    static Term replaced(Term in, Term what, Term by) {
         return in.equals(what)
                 ? by
                 : in.of(in.parts().stream().map(p -> replaced(p, what, by)).toList());

@@ -3,28 +3,31 @@ package org.scholion.core.maths;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeSet;
 import org.scholion.core.number.Fraction;
 
 /**
- * Whether two expressions have the same value. Polynomials, quotients of them and square roots of numbers are decided
- * by their normal form; everything else by values of fifty digits at many points.
+ * Whether two expressions have the same value wherever both are defined. Polynomials, quotients of them and square
+ * roots of numbers are decided by their normal form; everything else by values at many points, on both sides of all
+ * places where it can bend. What cannot be reached so is left open.
  */
 public final class Equality {
-    /** So many points must agree. */
+    /** So many points must agree, in both fewer and more digits. */
     private static final int POINTS = 16;
-
-    private static final int TRIES = 60;
 
     private Equality() {}
 
     public static Verdict of(Term a, Term b) {
-        Budget budget = Budget.usual();
+        return of(a, b, Budget.usual());
+    }
+
+    static Verdict of(Term a, Term b, Budget budget) {
+        if (a.equals(b)) {
+            return Verdict.SAME;
+        }
         try {
             Optional<Verdict> exact = exact(a, b, budget);
             return exact.isPresent() ? exact.get() : sampled(a, b, budget);
@@ -38,7 +41,7 @@ public final class Equality {
     /** What is too large for a normal form may still be told apart by its values; that it is equal is then not claimed. */
     private static Verdict retry(Term a, Term b, Undecided reason) {
         try {
-            Verdict sampled = sampled(a, b, Budget.usual());
+            Verdict sampled = sampled(a, b, Budget.small());
             return sampled.kind() == Verdict.Kind.DIFFERENT ? sampled : Verdict.undecided(why(reason));
         } catch (Undecided | StackOverflowError e) {
             return Verdict.undecided(why(reason));
@@ -65,47 +68,58 @@ public final class Equality {
     }
 
     private static Verdict sampled(Term a, Term b, Budget budget) {
-        Set<String> variables = new TreeSet<>();
+        TreeSet<String> variables = new TreeSet<>();
         a.variables().forEach(variables::add);
         b.variables().forEach(variables::add);
-        int agreed = 0;
-        for (int i = 0; i < TRIES && agreed < (variables.isEmpty() ? 1 : POINTS); i++) {
-            Map<String, Fraction> point = point(variables, i);
-            Optional<BigDecimal> left = Numeric.of(a, numbers(point), budget);
-            Optional<BigDecimal> right = Numeric.of(b, numbers(point), budget);
+        List<Term> critical = Critical.of(a, b);
+        Sides sides = new Sides(critical, budget);
+        List<Map<String, Fraction>> agreed = new ArrayList<>();
+        int ended = 0;
+        for (Map<String, Fraction> point : Points.of(variables, critical, budget)) {
+            Optional<Approx> left = Numeric.at(a, point, Numeric.DIGITS, budget);
+            Optional<Approx> right = Numeric.at(b, point, Numeric.DIGITS, budget);
             if (left.isEmpty() || right.isEmpty()) {
+                boolean one = left.isEmpty() != right.isEmpty();
+                ended += one && Domain.endsAt(left.isEmpty() ? a : b, point, budget) ? 1 : 0;
+                sides.see(point);
                 continue;
             }
-            if (!Numeric.agree(left.get(), right.get())) {
-                return Verdict.different(shown(point), shown(left.get()), shown(right.get()));
+            if (!left.get().agrees(right.get())) {
+                return different(point, left.get().value(), right.get().value());
             }
-            agreed++;
+            sides.see(point);
+            agreed.add(point);
         }
-        return agreed >= (variables.isEmpty() ? 1 : POINTS / 2)
-                ? Verdict.SAME
-                : Verdict.undecided("it is defined at too few points");
+        if (agreed.size() < (variables.isEmpty() ? 1 : POINTS / 2)) {
+            return Verdict.undecided("it is defined at too few points");
+        }
+        Optional<Map<String, Fraction>> apart = apart(a, b, agreed, budget);
+        if (apart.isPresent()) {
+            return different(apart.get(), BigDecimal.ZERO, BigDecimal.ZERO);
+        }
+        if (ended > 0) {
+            return Verdict.undecided("one of the two is defined where the other is not");
+        }
+        return sides.all() ? Verdict.SAME : Verdict.undecided("it may change where no value was tried");
     }
 
-    /** Small whole numbers first, since they explain best; then scattered fractions of both signs, and positive ones. */
-    static Map<String, Fraction> point(Set<String> variables, int i) {
-        Map<String, Fraction> point = new LinkedHashMap<>();
-        int v = 0;
-        for (String variable : variables) {
-            long mixed = (i + 1L) * 0x9E3779B97F4A7C15L ^ (v + 1L) * 0xC2B2AE3D27D4EB4FL;
-            mixed ^= mixed >>> 29;
-            Fraction value = i < 4
-                    ? Fraction.of(2 + i + 3L * v)
-                    : Fraction.of(1 + Math.floorMod(mixed, 4999), i % 3 == 0 ? 997 : 1009);
-            point.put(variable, i % 2 == 1 && i > 3 ? value.negate() : value);
-            v++;
+    /** Where values that agree in fifty digits do not in more. */
+    private static Optional<Map<String, Fraction>> apart(
+            Term a, Term b, List<Map<String, Fraction>> points, Budget budget) {
+        for (Map<String, Fraction> point : points.subList(0, Math.min(2, points.size()))) {
+            Optional<Approx> left = Numeric.at(a, point, Numeric.MANY, budget);
+            Optional<Approx> right = Numeric.at(b, point, Numeric.MANY, budget);
+            if (left.isPresent() && right.isPresent() && !left.get().agrees(right.get())) {
+                return Optional.of(point);
+            }
         }
-        return point;
+        return Optional.empty();
     }
 
-    static Map<String, BigDecimal> numbers(Map<String, Fraction> point) {
-        Map<String, BigDecimal> numbers = new LinkedHashMap<>();
-        point.forEach((name, value) -> numbers.put(name, Numeric.of(value)));
-        return numbers;
+    private static Verdict different(Map<String, Fraction> point, BigDecimal left, BigDecimal right) {
+        String one = shown(left);
+        String other = shown(right);
+        return one.equals(other) ? Verdict.DIFFERENT : Verdict.different(shown(point), one, other);
     }
 
     private static String shown(Map<String, Fraction> point) {

@@ -4,6 +4,7 @@ import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.scholion.core.number.Fraction;
 
 /** Whether a product is taken apart as far as it goes over the rational numbers. */
@@ -12,9 +13,14 @@ final class Factors {
 
     private Factors() {}
 
-    static Optional<String> missing(Term term, Normal normal) {
+    static Optional<String> missing(Term term, Normal normal, Budget budget) {
         List<Term> factors = new ArrayList<>();
         gather(term, factors);
+        if (factors.stream().anyMatch(f -> f.variables().findAny().isPresent() && holdsAFraction(f))
+                && hasWholeCoefficients(normal.of(term))) {
+            // 6(x + 1.5) is 3(2x + 3) over the whole numbers.
+            return Optional.of("not factored over the whole numbers");
+        }
         for (Term factor : factors) {
             Rational value = normal.of(factor);
             Polynomial p = value.num();
@@ -24,11 +30,23 @@ final class Factors {
             if (p.isConstant() || p.terms().size() == 1) {
                 continue;
             }
-            if (!Form.content(p).equals(Fraction.ONE) || hasCommonVariable(p) || !isIrreducible(p)) {
+            if (!Form.content(p).equals(Fraction.ONE) || hasCommonVariable(p) || !isIrreducible(p, budget)) {
                 return Optional.of("not fully factored");
             }
         }
         return Optional.empty();
+    }
+
+    private static boolean hasWholeCoefficients(Rational value) {
+        return value.den().isConstant() && value.num().terms().values().stream().allMatch(Fraction::isWhole);
+    }
+
+    private static boolean holdsAFraction(Term term) {
+        return term instanceof Term.Add
+                && term.all()
+                        .anyMatch(t -> t instanceof Term.Num n && !n.value().isWhole()
+                                || t instanceof Term.Div div
+                                        && div.right().variables().findAny().isEmpty());
     }
 
     private static void gather(Term term, List<Term> factors) {
@@ -51,27 +69,27 @@ final class Factors {
         return p.atoms().stream().anyMatch(a -> p.terms().keySet().stream().allMatch(m -> m.power(a) > 0));
     }
 
-    private static boolean isIrreducible(Polynomial p) {
+    private static boolean isIrreducible(Polynomial p, Budget budget) {
         if (p.degree() <= 1) {
             return true;
         }
         if (p.atoms().size() == 1) {
-            return isIrreducible(Uni.of(p, p.atoms().iterator().next()).primitive());
+            return isIrreducible(Uni.of(p, p.atoms().iterator().next()).primitive(), budget);
         }
-        return byValues(p);
+        return byValues(p, budget);
     }
 
     /**
      * In several variables: what is irreducible with numbers for all but one variable, its leading coefficient being a
      * number, is irreducible. What looks reducible for every number is left open.
      */
-    private static boolean byValues(Polynomial p) {
+    private static boolean byValues(Polynomial p, Budget budget) {
         for (String kept : p.atoms()) {
             boolean leadIsNumber = p.terms().keySet().stream()
                     .filter(m -> m.power(kept) == p.degree(kept))
                     .allMatch(m -> m.degree() == m.power(kept));
             for (int value = 2; value < 9 && leadIsNumber; value++) {
-                if (isIrreducible(with(p, kept, value))) {
+                if (isIrreducible(with(p, kept, p.atoms(), value), budget)) {
                     return true;
                 }
             }
@@ -80,13 +98,13 @@ final class Factors {
     }
 
     /** The polynomial in one variable that is left when the others become different whole numbers. */
-    private static Uni with(Polynomial p, String kept, int value) {
+    static Uni with(Polynomial p, String kept, Set<String> atoms, int value) {
         Fraction[] c = new Fraction[p.degree(kept) + 1];
         java.util.Arrays.fill(c, Fraction.ZERO);
         p.terms().forEach((m, coefficient) -> {
             Fraction v = coefficient;
             int next = value;
-            for (String atom : p.atoms()) {
+            for (String atom : atoms) {
                 if (!atom.equals(kept)) {
                     for (int i = 0; i < m.power(atom); i++) {
                         v = v.times(next);
@@ -99,11 +117,10 @@ final class Factors {
         return new Uni(c).primitive();
     }
 
-    private static boolean isIrreducible(Uni p) {
+    private static boolean isIrreducible(Uni p, Budget budget) {
         if (p.degree() <= 1) {
             return p.degree() == 1;
         }
-        Budget budget = Budget.usual();
         if (p.c()[0].isZero() || p.squareFree(budget).degree() < p.degree() || hasRationalRoot(p, budget)) {
             return false;
         }

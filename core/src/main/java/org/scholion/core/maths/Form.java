@@ -3,7 +3,6 @@ package org.scholion.core.maths;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import org.scholion.core.number.Fraction;
 
 /** In which form an expression is asked for; decided on the term as it was written. */
@@ -14,20 +13,25 @@ public enum Form {
     LOWEST;
 
     /** Why the term is not in this form; empty when it is. */
-    public Optional<String> missing(Term term) {
-        Normal normal = new Normal(Budget.usual());
+    private Optional<String> missing(Term term, Budget budget) {
+        Normal normal = new Normal(budget);
         return switch (this) {
             case ANY -> Optional.empty();
             case EXPANDED -> expanded(term, normal);
-            case FACTORED -> Factors.missing(term, normal);
-            case LOWEST -> lowest(term, normal);
+            case FACTORED -> Factors.missing(term, normal, budget);
+            case LOWEST -> Lowest.missing(term, normal, budget);
         };
     }
 
     /** Whether it is in this form; not decided where that takes too much. */
     public Verdict of(Term term) {
+        return of(term, Budget.usual());
+    }
+
+    /** The same within what is left of a budget. */
+    public Verdict of(Term term, Budget budget) {
         try {
-            return missing(term)
+            return missing(term, budget)
                     .map(why -> new Verdict(Verdict.Kind.DIFFERENT, null, null, null, why))
                     .orElse(Verdict.SAME);
         } catch (Undecided e) {
@@ -71,71 +75,6 @@ public enum Form {
             return all;
         }
         return List.of(term);
-    }
-
-    /** One fraction whose numerator and denominator have nothing in common. */
-    private static Optional<String> lowest(Term term, Normal normal) {
-        if (term instanceof Term.Num) {
-            return Optional.empty();
-        }
-        List<Term> above = new ArrayList<>();
-        List<Term> below = new ArrayList<>();
-        gather(term, above, below);
-        boolean nested =
-                above.stream().anyMatch(Form::holdsAFraction) || below.stream().anyMatch(Form::holdsAFraction);
-        if (nested) {
-            return Optional.of("not a single fraction");
-        }
-        Polynomial num = product(above, normal);
-        Polynomial den = product(below, normal);
-        return haveCommon(num, den) ? Optional.of("not in lowest terms") : Optional.empty();
-    }
-
-    private static void gather(Term term, List<Term> above, List<Term> below) {
-        if (term instanceof Term.Neg neg) {
-            gather(neg.inner(), above, below);
-        } else if (term instanceof Term.Mul mul) {
-            gather(mul.left(), above, below);
-            gather(mul.right(), above, below);
-        } else if (term instanceof Term.Div div) {
-            gather(div.left(), above, below);
-            gather(div.right(), below, above);
-        } else {
-            above.add(term);
-        }
-    }
-
-    private static boolean holdsAFraction(Term term) {
-        return term.all()
-                .anyMatch(t -> t instanceof Term.Div
-                        || t instanceof Term.Num n && !n.value().isWhole());
-    }
-
-    private static Polynomial product(List<Term> factors, Normal normal) {
-        Budget budget = Budget.usual();
-        Polynomial product = Polynomial.ONE;
-        for (Term factor : factors) {
-            product = product.times(normal.of(factor).num(), budget);
-        }
-        return product;
-    }
-
-    private static boolean haveCommon(Polynomial num, Polynomial den) {
-        Fraction contents = content(num);
-        Fraction common = Fraction.of(contents.numerator().gcd(content(den).numerator()), java.math.BigInteger.ONE);
-        if (!num.isZero() && !common.equals(Fraction.ONE)) {
-            return true;
-        }
-        Set<String> atoms = new java.util.TreeSet<>(num.atoms());
-        atoms.addAll(den.atoms());
-        if (den.isConstant() || num.isConstant() && !num.isZero()) {
-            return false;
-        }
-        if (atoms.size() > 1) {
-            throw new Undecided("common factors in several variables are not looked for");
-        }
-        String atom = atoms.iterator().next();
-        return Uni.of(num, atom).gcd(Uni.of(den, atom), Budget.usual()).degree() > 0;
     }
 
     /** The greatest whole number that divides all coefficients, which are whole. */

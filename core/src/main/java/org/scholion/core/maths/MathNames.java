@@ -160,6 +160,15 @@ public final class MathNames {
         return isDeclared(name) || functions.contains(name) || FUNCTIONS.containsKey(name) || GREEK.containsKey(name);
     }
 
+    /** Whether a variable of a line is one that the item has. */
+    public boolean isOwn(String variable) {
+        return variables.contains(variable);
+    }
+
+    boolean isFunctionOfItsOwn(String name) {
+        return functions.contains(name);
+    }
+
     /** What sets, intervals and pairs that stand alone are of: the declared variables, or x where there are none. */
     List<String> subjects() {
         return variables.isEmpty() ? List.of("x") : List.copyOf(variables);

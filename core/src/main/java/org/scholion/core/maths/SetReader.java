@@ -89,7 +89,9 @@ final class SetReader {
     /** What comes behind ∈. */
     Statement members(Term of) throws Unreadable {
         Statement set = one(of);
-        if (terms.accept("\\") || set.equals(Statement.ALL) && terms.peek().is("{")) {
+        boolean behind =
+                terms.peek().is("{") || terms.peek().is("[") || terms.peek().is("(");
+        if (terms.accept("\\") || set.equals(Statement.ALL) && behind) {
             return without(set, of);
         }
         return set;
@@ -114,16 +116,18 @@ final class SetReader {
     }
 
     private Statement without(Statement set, Term of) throws Unreadable {
-        terms.expect("{");
-        List<Statement> all = new ArrayList<>();
-        if (!set.equals(Statement.ALL)) {
-            all.add(set);
+        Statement rest = negated(one(of));
+        return set.equals(Statement.ALL) ? rest : new Statement.And(List.of(set, rest));
+    }
+
+    private static Statement negated(Statement s) {
+        if (s instanceof Relation r) {
+            return new Relation(r.left(), r.sign().negated(), r.right());
         }
-        do {
-            all.add(new Relation(of, Sign.NOT_EQUAL, terms.sum()));
-        } while (terms.accept(",") || terms.accept(";"));
-        terms.expect("}");
-        return all.size() == 1 ? all.get(0) : new Statement.And(all);
+        return s instanceof Statement.And and
+                ? new Statement.Or(and.all().stream().map(SetReader::negated).toList())
+                : new Statement.And(((Statement.Or) s)
+                        .any().stream().map(SetReader::negated).toList());
     }
 
     private Statement braces(Term of) throws Unreadable {

@@ -55,6 +55,18 @@ public sealed interface Statement {
             };
         }
 
+        /** The sign that holds exactly where this one does not. */
+        Sign negated() {
+            return switch (this) {
+                case EQUAL -> NOT_EQUAL;
+                case NOT_EQUAL -> EQUAL;
+                case LESS -> AT_LEAST;
+                case AT_MOST -> GREATER;
+                case GREATER -> AT_MOST;
+                case AT_LEAST -> LESS;
+            };
+        }
+
         /** The sign that holds when the sides are exchanged. */
         Sign turned() {
             return switch (this) {

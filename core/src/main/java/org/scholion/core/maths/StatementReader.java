@@ -57,6 +57,9 @@ final class StatementReader {
 
     /** x = 2, x = 3 are solutions; x = 2, y = 3 are one. */
     private Statement listed() throws Unreadable {
+        while (isSeparator(terms.peek())) {
+            terms.next();
+        }
         List<Statement> all = new ArrayList<>(List.of(together()));
         boolean or = false;
         while (isSeparator(terms.peek())) {
@@ -64,8 +67,11 @@ final class StatementReader {
                 terms.next();
             }
             or |= terms.accept("or");
-            boolean and = terms.accept("and");
-            if (terms.peek().kind() == Token.Kind.END && !or && !and) {
+            terms.accept("and");
+            while (isSeparator(terms.peek())) {
+                terms.next();
+            }
+            if (terms.peek().kind() == Token.Kind.END) {
                 break;
             }
             all.add(solved.after(all.get(all.size() - 1), together()));
@@ -96,6 +102,7 @@ final class StatementReader {
             return sets.members(left);
         }
         List<Statement> chain = new ArrayList<>();
+        int mark = terms.mark();
         while (terms.peek().kind() == Token.Kind.SIGN
                 && SIGNS.containsKey(terms.peek().text())) {
             Sign sign = SIGNS.getOrDefault(terms.next().text(), Sign.EQUAL);
@@ -107,6 +114,9 @@ final class StatementReader {
                 chain.add(new Relation(left, sign, right));
             }
             left = right;
+        }
+        if (chain.isEmpty() && terms.mark() > mark) {
+            return Statement.ALL;
         }
         if (chain.isEmpty()) {
             if (Infinity.is(left)) {

@@ -1,5 +1,6 @@
 package org.scholion.core.maths;
 
+import java.math.BigInteger;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -272,8 +273,10 @@ class TermReader {
         Token small = peek();
         Fraction part = token.value().isWhole() ? latexFraction() : null;
         if (part != null) {
+            Fraction above = peek(2).value();
+            Fraction below = peek(5).value();
             at += 7;
-            return new Term.Num(token.value().plus(part));
+            return mixed(token.value(), above, below);
         }
         if (token.value().isWhole() && small.kind() == Token.Kind.SMALL_FRACTION) {
             at++;
@@ -292,12 +295,21 @@ class TermReader {
                 throw new Unreadable("a fraction has 0 below the line");
             }
             at += 3;
-            return new Term.Num(token.value().plus(small.value().over(below)));
+            return mixed(token.value(), small.value(), below);
         }
         if (small.kind() == Token.Kind.NUMBER) {
             throw new Unreadable("two numbers stand side by side without a sign");
         }
         return decimal(token);
+    }
+
+    /** In lowest terms it is a number; 3 2/4 is still to be reduced, and stays a sum. */
+    private static Term mixed(Fraction whole, Fraction above, Fraction below) {
+        boolean lowest = above.compareTo(below) < 0
+                && above.numerator().gcd(below.numerator()).equals(BigInteger.ONE);
+        return lowest
+                ? new Term.Num(whole.plus(above.over(below)))
+                : new Term.Add(new Term.Num(whole), new Term.Div(new Term.Num(above), new Term.Num(below)));
     }
 
     /** 3\\frac{1}{2}: a fraction of plain digits right behind a whole number. */

@@ -232,7 +232,8 @@ final class Tokens {
                 // \\left. and \\right. stand for no bracket at all.
                 at += charAt(at) == '.' ? 1 : 0;
             }
-            case "displaystyle", "quad", "qquad", "limits", "big", "Big" -> spaced = true;
+            case "quad", "qquad" -> sign(",");
+            case "displaystyle", "limits", "big", "Big" -> spaced = true;
             case "frac", "dfrac", "tfrac", "cfrac" -> {
                 sign("\\frac");
                 bareDigit();

@@ -2,13 +2,16 @@ package org.scholion.core.score;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
 import org.scholion.core.item.Faulty;
 import org.scholion.core.item.FormulaItem;
+import org.scholion.core.maths.Asked;
+import org.scholion.core.maths.Budget;
 import org.scholion.core.maths.Form;
 import org.scholion.core.maths.MathNames;
 import org.scholion.core.maths.MathReader;
-import org.scholion.core.maths.Solutions;
 import org.scholion.core.maths.Statement;
 import org.scholion.core.maths.Unreadable;
 import org.scholion.core.maths.Verdict;
@@ -49,66 +52,83 @@ final class FormulaScorer implements Scorer {
         if (answer.isBlank()) {
             return Mark.BLANK;
         }
-        Statement said;
+        List<Statement> readings;
         try {
-            said = MathReader.read(typed, names);
+            readings = MathReader.readings(typed, names);
         } catch (Unreadable e) {
-            return Mark.settle(Reason.of(Code.FORMULA_UNREADABLE).with("why", e.why()));
+            return unreadable(e.why());
         }
+        Budget budget = Budget.usual();
         Mark best = null;
-        for (int i = 0; i < accepted.size(); i++) {
-            Mark mark = against(said, i);
-            if (best == null || isBetter(mark, best)) {
-                best = mark;
+        for (Statement reading : readings) {
+            for (int i = 0; i < accepted.size(); i++) {
+                Mark mark = against(reading, i, budget);
+                best = best == null || rank(mark) > rank(best) ? mark : best;
+                if (rank(best) == SAME) {
+                    return best;
+                }
             }
         }
         return java.util.Objects.requireNonNull(best);
     }
 
-    /** A right value first, then what is open, then what is wrong. */
-    private static boolean isBetter(Mark mark, Mark than) {
-        return rank(mark) > rank(than);
+    private static Mark unreadable(String why) {
+        return Mark.settle(Reason.of(Code.FORMULA_UNREADABLE).with("why", why));
     }
 
+    private static final int SAME = 3;
+
+    /** A right value first, then what is open, then the wrong form, then what is wrong. */
     private static int rank(Mark mark) {
         return mark.reason().code() == Code.FORMULA_SAME
-                ? 3
+                ? SAME
                 : mark.state() == State.SETTLE ? 2 : mark.reason().code() == Code.FORMULA_FORM ? 1 : 0;
     }
 
-    private Mark against(Statement said, int i) {
+    private Mark against(Statement said, int i, Budget budget) {
         String entry = item.accept().get(i);
-        Verdict verdict = Solutions.of(said, accepted.get(i));
+        Asked.Answered answered = Asked.compare(said, accepted.get(i), names, budget);
+        Verdict verdict = answered.verdict();
         if (verdict.isUndecided()) {
-            return undecided(entry, verdict);
+            return Mark.settle(Reason.of(Code.FORMULA_UNDECIDED)
+                    .with("entry", entry)
+                    .with("why", verdict.why() == null ? "" : verdict.why()));
         }
-        if (!verdict.isSame()) {
-            Reason reason = Reason.of(Code.FORMULA_DIFFERENT).with("entry", entry);
-            return Mark.scored(
-                    Fraction.ZERO,
-                    verdict.at() == null || verdict.value() == null || verdict.expected() == null
-                            ? reason
-                            : reason.with("at", verdict.at())
-                                    .with("value", verdict.value())
-                                    .with("expected", verdict.expected()));
+        if (verdict.isSame()) {
+            return inForm(answered.taken(), entry, budget);
         }
-        return inForm(said, entry);
+        String stranger = stranger(said, accepted.get(i));
+        if (stranger != null) {
+            return unreadable("“" + stranger + "” is no letter of this question");
+        }
+        Reason reason = Reason.of(Code.FORMULA_DIFFERENT).with("entry", entry);
+        return Mark.scored(
+                Fraction.ZERO,
+                verdict.at() == null || verdict.value() == null || verdict.expected() == null
+                        ? reason
+                        : reason.with("at", verdict.at())
+                                .with("value", verdict.value())
+                                .with("expected", verdict.expected()));
     }
 
-    private static Mark undecided(String entry, Verdict verdict) {
-        return Mark.settle(Reason.of(Code.FORMULA_UNDECIDED)
-                .with("entry", entry)
-                .with("why", verdict.why() == null ? "" : verdict.why()));
+    /** A letter that neither the question nor its answer has: a unit, a slip, or something that a person can read. */
+    private @Nullable String stranger(Statement said, Statement key) {
+        TreeSet<String> letters = new TreeSet<>();
+        said.variables().filter(v -> !names.isOwn(v)).forEach(letters::add);
+        key.variables().forEach(letters::remove);
+        return letters.isEmpty() ? null : letters.first();
     }
 
-    private Mark inForm(Statement said, String entry) {
+    private Mark inForm(Statement said, String entry, Budget budget) {
         Reason same = Reason.of(Code.FORMULA_SAME).with("entry", entry);
         if (form == Form.ANY || !(said instanceof Statement.Value value)) {
             return Mark.scored(Fraction.ONE, same);
         }
-        Verdict inForm = form.of(value.term());
+        Verdict inForm = form.of(value.term(), budget);
         if (inForm.isUndecided()) {
-            return undecided(entry, inForm);
+            return Mark.settle(Reason.of(Code.FORMULA_UNDECIDED)
+                    .with("entry", entry)
+                    .with("why", inForm.why() == null ? "" : inForm.why()));
         }
         return inForm.isSame()
                 ? Mark.scored(Fraction.ONE, same)
