@@ -13,12 +13,12 @@ public final class Budget {
 
     /** What one answer may take. */
     public static Budget usual() {
-        return new Budget(1_000_000);
+        return new Budget(300_000);
     }
 
     /** For a second look when the first took too long. */
     static Budget small() {
-        return new Budget(200_000);
+        return new Budget(80_000);
     }
 
     void spend(long steps) {

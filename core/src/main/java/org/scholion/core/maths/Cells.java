@@ -48,11 +48,11 @@ final class Cells {
                     Uni fresh = critical.squareFree(budget);
                     Uni common = fresh.degree() < 1 ? fresh : fresh.gcd(all, budget);
                     fresh = common.degree() < 1 ? fresh : fresh.divide(common, budget)[0];
-                    all = fresh.isZero() ? all : all.times(fresh, budget).primitive();
+                    all = fresh.isZero() ? all : all.times(fresh, budget);
                 }
             }
         }
-        List<Root> roots = Sturm.of(all.primitive(), budget).roots();
+        List<Root> roots = Sturm.of(all, budget).roots();
         for (int i = 1; i < roots.size(); i++) {
             while (roots.get(i - 1).high().compareTo(roots.get(i).low()) >= 0) {
                 roots.get(i - 1).halve();

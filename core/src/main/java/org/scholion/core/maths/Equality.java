@@ -15,9 +15,6 @@ import org.scholion.core.number.Fraction;
  * places where it can bend. What cannot be reached so is left open.
  */
 public final class Equality {
-    /** So many points must agree, in both fewer and more digits. */
-    private static final int POINTS = 16;
-
     private Equality() {}
 
     public static Verdict of(Term a, Term b) {
@@ -71,52 +68,10 @@ public final class Equality {
         TreeSet<String> variables = new TreeSet<>();
         a.variables().forEach(variables::add);
         b.variables().forEach(variables::add);
-        List<Term> critical = Critical.of(a, b);
-        Sides sides = new Sides(critical, budget);
-        List<Map<String, Fraction>> agreed = new ArrayList<>();
-        int ended = 0;
-        for (Map<String, Fraction> point : Points.of(variables, critical, budget)) {
-            Optional<Approx> left = Numeric.at(a, point, Numeric.DIGITS, budget);
-            Optional<Approx> right = Numeric.at(b, point, Numeric.DIGITS, budget);
-            if (left.isEmpty() || right.isEmpty()) {
-                boolean one = left.isEmpty() != right.isEmpty();
-                ended += one && Domain.endsAt(left.isEmpty() ? a : b, point, budget) ? 1 : 0;
-                sides.see(point);
-                continue;
-            }
-            if (!left.get().agrees(right.get())) {
-                return different(point, left.get().value(), right.get().value());
-            }
-            sides.see(point);
-            agreed.add(point);
-        }
-        if (agreed.size() < (variables.isEmpty() ? 1 : POINTS / 2)) {
-            return Verdict.undecided("it is defined at too few points");
-        }
-        Optional<Map<String, Fraction>> apart = apart(a, b, agreed, budget);
-        if (apart.isPresent()) {
-            return different(apart.get(), BigDecimal.ZERO, BigDecimal.ZERO);
-        }
-        if (ended > 0) {
-            return Verdict.undecided("one of the two is defined where the other is not");
-        }
-        return sides.all() ? Verdict.SAME : Verdict.undecided("it may change where no value was tried");
+        return new Sampled(a, b, variables, budget).verdict();
     }
 
-    /** Where values that agree in fifty digits do not in more. */
-    private static Optional<Map<String, Fraction>> apart(
-            Term a, Term b, List<Map<String, Fraction>> points, Budget budget) {
-        for (Map<String, Fraction> point : points.subList(0, Math.min(2, points.size()))) {
-            Optional<Approx> left = Numeric.at(a, point, Numeric.MANY, budget);
-            Optional<Approx> right = Numeric.at(b, point, Numeric.MANY, budget);
-            if (left.isPresent() && right.isPresent() && !left.get().agrees(right.get())) {
-                return Optional.of(point);
-            }
-        }
-        return Optional.empty();
-    }
-
-    private static Verdict different(Map<String, Fraction> point, BigDecimal left, BigDecimal right) {
+    static Verdict different(Map<String, Fraction> point, BigDecimal left, BigDecimal right) {
         String one = shown(left);
         String other = shown(right);
         return one.equals(other) ? Verdict.DIFFERENT : Verdict.different(shown(point), one, other);

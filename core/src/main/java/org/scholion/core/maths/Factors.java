@@ -74,7 +74,7 @@ final class Factors {
             return true;
         }
         if (p.atoms().size() == 1) {
-            return isIrreducible(Uni.of(p, p.atoms().iterator().next()).primitive(), budget);
+            return isIrreducible(Uni.of(p, p.atoms().iterator().next()), budget);
         }
         return byValues(p, budget);
     }
@@ -114,14 +114,16 @@ final class Factors {
             }
             c[m.power(kept)] = c[m.power(kept)].plus(v);
         });
-        return new Uni(c).primitive();
+        return Uni.of(c);
     }
 
     private static boolean isIrreducible(Uni p, Budget budget) {
         if (p.degree() <= 1) {
             return p.degree() == 1;
         }
-        if (p.c()[0].isZero() || p.squareFree(budget).degree() < p.degree() || hasRationalRoot(p, budget)) {
+        if (p.coefficient(0).signum() == 0
+                || p.squareFree(budget).degree() < p.degree()
+                || hasRationalRoot(p, budget)) {
             return false;
         }
         if (p.degree() <= 3) {
@@ -140,12 +142,12 @@ final class Factors {
     /** Every whole quadratic ax² + bx + c whose a, c and value at 1 divide those of p is tried (Kronecker). */
     private static boolean hasQuadraticFactor(Uni p, Budget budget) {
         for (long a : divisors(p.lead())) {
-            for (long c : divisors(p.c()[0])) {
-                for (long at1 : divisors(p.at(Fraction.ONE))) {
+            for (long c : divisors(p.coefficient(0))) {
+                for (long at1 : divisors(sum(p))) {
                     for (int signs = 0; signs < 4; signs++) {
                         long cc = (signs & 1) == 0 ? c : -c;
                         long b = ((signs & 2) == 0 ? at1 : -at1) - a - cc;
-                        Uni q = new Uni(new Fraction[] {Fraction.of(cc), Fraction.of(b), Fraction.of(a)});
+                        Uni q = Uni.of(Fraction.of(cc), Fraction.of(b), Fraction.of(a));
                         if (p.divide(q, budget)[1].isZero()) {
                             return true;
                         }
@@ -156,8 +158,16 @@ final class Factors {
         return false;
     }
 
-    private static List<Long> divisors(Fraction whole) {
-        BigInteger n = whole.numerator().abs();
+    private static BigInteger sum(Uni p) {
+        BigInteger sum = BigInteger.ZERO;
+        for (int i = 0; i <= p.degree(); i++) {
+            sum = sum.add(p.coefficient(i));
+        }
+        return sum;
+    }
+
+    private static List<Long> divisors(BigInteger whole) {
+        BigInteger n = whole.abs();
         if (n.compareTo(BigInteger.valueOf(LARGEST)) > 0) {
             throw new Undecided("its coefficients are too large");
         }

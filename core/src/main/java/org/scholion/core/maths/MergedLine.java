@@ -106,9 +106,10 @@ final class MergedLine {
     /** Whether the polynomial of all roots is 0 there, exactly. */
     private boolean isRoot(Term end, Cells cells) {
         Term sum = Term.num(0);
-        Fraction[] c = cells.polynomial().c();
-        for (int i = c.length - 1; i >= 0; i--) {
-            sum = new Term.Add(new Term.Mul(sum, end), new Term.Num(c[i]));
+        Uni p = cells.polynomial();
+        for (int i = p.degree(); i >= 0; i--) {
+            Fraction c = Fraction.of(p.coefficient(i), java.math.BigInteger.ONE);
+            sum = new Term.Add(new Term.Mul(sum, end), new Term.Num(c));
         }
         return Equality.of(sum, Term.num(0), budget).isSame();
     }

@@ -4,20 +4,39 @@ import java.util.Collections;
 import java.util.Map;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 
 /** A product of powers of atoms, exponents above 0. Atoms are variables, constants, roots and functions by their text. */
-record Monomial(SortedMap<String, Integer> powers) implements Comparable<Monomial> {
+final class Monomial implements Comparable<Monomial> {
     static final Monomial ONE = new Monomial(new TreeMap<>());
 
-    Monomial {
-        powers = Collections.unmodifiableSortedMap(powers);
+    private final SortedMap<String, Integer> powers;
+    /** The same for equal ones; comparing it is comparing them. */
+    private final String key;
+
+    private Monomial(SortedMap<String, Integer> powers) {
+        this.powers = Collections.unmodifiableSortedMap(powers);
+        StringBuilder text = new StringBuilder();
+        powers.forEach((atom, power) ->
+                text.append(text.isEmpty() ? "" : "*").append(atom).append(power == 1 ? "" : "^" + power));
+        this.key = text.toString();
     }
 
     static Monomial of(String atom) {
         return new Monomial(new TreeMap<>(Map.of(atom, 1)));
     }
 
+    SortedMap<String, Integer> powers() {
+        return powers;
+    }
+
     Monomial times(Monomial other) {
+        if (powers.isEmpty()) {
+            return other;
+        }
+        if (other.powers.isEmpty()) {
+            return this;
+        }
         TreeMap<String, Integer> product = new TreeMap<>(powers);
         other.powers.forEach((atom, power) -> product.merge(atom, power, Integer::sum));
         return new Monomial(product);
@@ -33,19 +52,30 @@ record Monomial(SortedMap<String, Integer> powers) implements Comparable<Monomia
 
     Monomial without(String atom) {
         TreeMap<String, Integer> rest = new TreeMap<>(powers);
-        rest.remove(atom);
-        return new Monomial(rest);
+        return rest.remove(atom) == null ? this : new Monomial(rest);
+    }
+
+    String shown() {
+        return key;
     }
 
     @Override
     public int compareTo(Monomial other) {
-        return powers.toString().compareTo(other.powers.toString());
+        return key.compareTo(other.key);
     }
 
-    String shown() {
-        StringBuilder shown = new StringBuilder();
-        powers.forEach((atom, power) ->
-                shown.append(shown.isEmpty() ? "" : "*").append(atom).append(power == 1 ? "" : "^" + power));
-        return shown.toString();
+    @Override
+    public boolean equals(@Nullable Object o) {
+        return o instanceof Monomial m && key.equals(m.key);
+    }
+
+    @Override
+    public int hashCode() {
+        return key.hashCode();
+    }
+
+    @Override
+    public String toString() {
+        return key;
     }
 }

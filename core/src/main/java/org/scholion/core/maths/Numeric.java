@@ -189,7 +189,7 @@ final class Numeric {
     private Approx function(Term.Fn fn) {
         Approx x = value(fn.argument());
         boolean plain = fn.name().equals("abs") || fn.name().equals("sqrt");
-        budget.spend((plain ? 60 : 1_000) * (digits == DIGITS ? 1 : 4));
+        budget.spend((fn.name().equals("abs") ? 10 : plain ? 150 : 1_000) * (digits == DIGITS ? 1 : 4));
         if (x.magnitude() > LARGEST_ARGUMENT
                 && !plain
                 && !fn.name().equals("ln")

@@ -5,7 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.SortedSet;
 import org.scholion.core.number.Fraction;
@@ -158,11 +157,12 @@ final class Points {
         int signBefore = 0;
         for (int i = -GRID.length + 1; i < GRID.length; i++) {
             Fraction x = Fraction.of(java.math.BigDecimal.valueOf(Math.signum(i) * GRID[Math.abs(i)]));
-            Optional<Approx> value = Numeric.at(line, Map.of(along, x), Numeric.DIGITS, budget);
-            int sign = value.map(Approx::sign).orElse(0);
+            budget.spend(10);
+            Quick.Value value = Quick.at(line, Map.of(along, x));
+            int sign = value.sign();
             if (before != null && sign != 0 && signBefore != 0 && sign != signBefore) {
                 found.add(narrowed(line, along, before, x, signBefore));
-            } else if (value.isPresent() && sign == 0) {
+            } else if (value.known() == Quick.Known.YES && sign == 0) {
                 found.add(new Fraction[] {x, x});
             }
             before = x;
@@ -176,9 +176,8 @@ final class Points {
         Fraction to = high;
         for (int i = 0; i < 12; i++) {
             Fraction middle = from.plus(to).over(2);
-            int sign = Numeric.at(line, Map.of(along, middle), Numeric.DIGITS, budget)
-                    .map(Approx::sign)
-                    .orElse(0);
+            budget.spend(10);
+            int sign = Quick.at(line, Map.of(along, middle)).sign();
             if (sign == signLow) {
                 from = middle;
             } else {

@@ -1,6 +1,7 @@
 package org.scholion.core.maths;
 
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -45,7 +46,7 @@ record Polynomial(Map<Monomial, Fraction> terms) {
     }
 
     Polynomial plus(Polynomial other) {
-        Map<Monomial, Fraction> sum = new TreeMap<>(terms);
+        Map<Monomial, Fraction> sum = new HashMap<>(terms);
         other.terms.forEach((m, c) -> add(sum, m, c));
         return new Polynomial(sum);
     }
@@ -58,15 +59,16 @@ record Polynomial(Map<Monomial, Fraction> terms) {
         if (factor.isZero()) {
             return ZERO;
         }
-        Map<Monomial, Fraction> product = new TreeMap<>();
+        Map<Monomial, Fraction> product = new HashMap<>();
         terms.forEach((m, c) -> product.put(m, c.times(factor)));
         return new Polynomial(product);
     }
 
     Polynomial times(Polynomial other, Budget budget) {
-        Map<Monomial, Fraction> product = new TreeMap<>();
+        Map<Monomial, Fraction> product = new HashMap<>();
         for (Map.Entry<Monomial, Fraction> a : terms.entrySet()) {
-            budget.spend(other.terms.size());
+            // A product makes a few hundred bytes, and more where there are many atoms or numbers are long.
+            budget.spend(other.terms.size() * (3L + 3L * a.getKey().powers().size() + bits(a.getValue()) / 24));
             for (Map.Entry<Monomial, Fraction> b : other.terms.entrySet()) {
                 addReduced(product, a.getKey().times(b.getKey()), a.getValue().times(b.getValue()));
             }
@@ -75,6 +77,10 @@ record Polynomial(Map<Monomial, Fraction> terms) {
             }
         }
         return new Polynomial(product);
+    }
+
+    private static int bits(Fraction value) {
+        return value.numerator().bitLength() + value.denominator().bitLength();
     }
 
     /** √p · √p is p. */

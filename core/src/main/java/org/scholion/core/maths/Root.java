@@ -11,6 +11,7 @@ final class Root {
     private final Budget budget;
     private Fraction low;
     private Fraction high;
+    private int signLow;
 
     /** The only root in the interval, whose ends are no roots; equal ends are the root itself. */
     Root(Uni of, Fraction low, Fraction high, Budget budget) {
@@ -18,6 +19,7 @@ final class Root {
         this.low = low;
         this.high = high;
         this.budget = budget;
+        this.signLow = low.equals(high) ? 0 : of.signAt(low, budget);
         findRational();
     }
 
@@ -38,7 +40,7 @@ final class Root {
         if (isRational()) {
             return;
         }
-        Fraction lead = of.lead().abs();
+        Fraction lead = Fraction.of(of.lead().abs(), BigInteger.ONE);
         for (int i = 0; i < 400 && high.minus(low).times(lead).compareTo(Fraction.HALF) > 0; i++) {
             halve();
             if (isRational()) {
@@ -49,9 +51,7 @@ final class Root {
         for (int by = -1; by <= 1; by++) {
             Fraction candidate = Fraction.of(near.add(BigInteger.valueOf(by)), BigInteger.ONE)
                     .over(lead);
-            if (candidate.compareTo(low) > 0
-                    && candidate.compareTo(high) < 0
-                    && of.at(candidate).isZero()) {
+            if (candidate.compareTo(low) > 0 && candidate.compareTo(high) < 0 && of.signAt(candidate, budget) == 0) {
                 low = candidate;
                 high = candidate;
             }
@@ -59,13 +59,12 @@ final class Root {
     }
 
     void halve() {
-        budget.spend(of.degree() + 1L);
         Fraction middle = low.plus(high).over(2);
-        int sign = of.at(middle).signum();
+        int sign = of.signAt(middle, budget);
         if (sign == 0) {
             low = middle;
             high = middle;
-        } else if (sign == of.at(low).signum()) {
+        } else if (sign == signLow) {
             low = middle;
         } else {
             high = middle;
@@ -78,21 +77,21 @@ final class Root {
             return 0;
         }
         if (isRational()) {
-            return p.at(low).signum();
+            return p.signAt(low, budget);
         }
         if (isRootOf(p)) {
             return 0;
         }
         // No root of p lies here, so that it lies outside of a narrow enough interval.
         while (Sturm.of(p.squareFree(budget), budget).count(low, high) > 0
-                || p.at(low).isZero()
-                || p.at(high).isZero()) {
+                || p.signAt(low, budget) == 0
+                || p.signAt(high, budget) == 0) {
             halve();
             if (isRational()) {
-                return p.at(low).signum();
+                return p.signAt(low, budget);
             }
         }
-        return p.at(low).signum();
+        return p.signAt(low, budget);
     }
 
     private boolean isRootOf(Uni p) {

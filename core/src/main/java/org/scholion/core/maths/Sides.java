@@ -23,12 +23,22 @@ final class Sides {
             if (above[i] && below[i]) {
                 continue;
             }
-            int sign = Numeric.at(critical.get(i), point, Numeric.DIGITS, budget)
-                    .map(Approx::sign)
-                    .orElse(0);
+            int sign = sign(critical.get(i), point);
             above[i] |= sign > 0;
             below[i] |= sign < 0;
         }
+    }
+
+    /** On which side of every critical term a point lies; the same for points of one stretch. */
+    String pattern(Map<String, Fraction> point) {
+        StringBuilder pattern = new StringBuilder();
+        critical.forEach(term -> pattern.append(sign(term, point)).append(' '));
+        return pattern.toString();
+    }
+
+    private int sign(Term term, Map<String, Fraction> point) {
+        budget.spend(5);
+        return Quick.at(term, point).sign();
     }
 
     /** Seen on both, or shown to have but one. */

@@ -1,5 +1,6 @@
 package org.scholion.core.maths;
 
+import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -22,20 +23,9 @@ final class Sturm {
                 if (rest.isZero()) {
                     break;
                 }
-                // Scaling by a positive number keeps the signs and the size of the numbers small.
-                chain.add(negative(rest.primitive(), rest.lead().signum()));
+                chain.add(rest.negate());
             }
         }
-    }
-
-    private static Uni negative(Uni p, int signBefore) {
-        boolean turned = p.lead().signum() != signBefore;
-        Fraction factor = Fraction.of(turned ? 1 : -1);
-        Fraction[] c = new Fraction[p.c().length];
-        for (int i = 0; i < c.length; i++) {
-            c[i] = p.c()[i].times(factor);
-        }
-        return new Uni(c);
     }
 
     static Sturm of(Uni squareFree, Budget budget) {
@@ -51,8 +41,7 @@ final class Sturm {
         int changes = 0;
         int before = 0;
         for (Uni p : chain) {
-            budget.spend(p.degree() + 2L);
-            int sign = p.at(x).signum();
+            int sign = p.signAt(x, budget);
             changes += sign != 0 && before != 0 && sign != before ? 1 : 0;
             before = sign == 0 ? before : sign;
         }
@@ -65,10 +54,14 @@ final class Sturm {
         if (polynomial.degree() < 1) {
             return roots;
         }
-        Fraction bound = Fraction.ONE;
-        for (Fraction c : polynomial.c()) {
-            bound = bound.max(c.over(polynomial.lead()).abs().plus(Fraction.ONE));
+        // A power of two above the bound of Cauchy keeps every middle a short number.
+        int bits = 1;
+        for (int i = 0; i < polynomial.degree(); i++) {
+            bits = Math.max(
+                    bits,
+                    polynomial.coefficient(i).bitLength() - polynomial.lead().bitLength() + 3);
         }
+        Fraction bound = Fraction.of(BigInteger.ONE.shiftLeft(bits), BigInteger.ONE);
         isolate(bound.negate(), bound, roots);
         roots.sort(Comparator.comparing(Root::low));
         return roots;
@@ -80,16 +73,14 @@ final class Sturm {
             return;
         }
         Fraction middle = low.plus(high).over(2);
-        if (count == 1
-                && polynomial.at(high).signum() != 0
-                && polynomial.at(low).signum() != 0) {
+        if (count == 1 && polynomial.signAt(high, budget) != 0 && polynomial.signAt(low, budget) != 0) {
             roots.add(new Root(polynomial, low, high, budget));
-        } else if (polynomial.at(middle).isZero()) {
+        } else if (polynomial.signAt(middle, budget) == 0) {
             roots.add(new Root(polynomial, middle, middle, budget));
             Fraction beside = high.minus(low).over(4);
             while (count(middle.minus(beside), middle.plus(beside)) > 1
-                    || polynomial.at(middle.plus(beside)).isZero()
-                    || polynomial.at(middle.minus(beside)).isZero()) {
+                    || polynomial.signAt(middle.plus(beside), budget) == 0
+                    || polynomial.signAt(middle.minus(beside), budget) == 0) {
                 beside = beside.over(2);
             }
             isolate(low, middle.minus(beside), roots);
