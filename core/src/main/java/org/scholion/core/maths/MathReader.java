@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.jspecify.annotations.Nullable;
 import org.scholion.core.maths.Tokens.Commas;
 
 /**
@@ -78,10 +77,5 @@ public final class MathReader {
             commas.forEach(c -> all.add(new TermReader.Choices(c, false, true)));
         }
         return all;
-    }
-
-    /** The reading whose shape is that of another statement; null where none is. */
-    static @Nullable Statement like(List<Statement> readings, Statement other) {
-        return readings.stream().filter(r -> Shape.same(r, other)).findFirst().orElse(null);
     }
 }

@@ -1,23 +1,40 @@
 package org.scholion.core.maths;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.function.Function;
 import java.util.function.Supplier;
+import org.scholion.core.maths.Statement.Relation;
+import org.scholion.core.maths.Statement.Sign;
 
 /** Why a line does not follow from the one before, as far as that can be told. */
 public final class Misstep {
-    private Misstep() {}
+    private final Budget budget;
+
+    private Misstep(Budget budget) {
+        this.budget = budget;
+    }
 
     /** A guess in words; empty where there is none. Never a decision. */
     public static Optional<String> of(Statement before, Statement line) {
-        return guess(() -> dividedByZero(before, line))
-                .or(() -> guess(() -> lost(before, line)))
-                .or(() -> guess(() -> changedSign(before, line)))
-                .or(() -> guess(() -> turned(before, line)));
+        return of(before, line, Budget.usual());
+    }
+
+    /** The same within what is left of a budget. */
+    public static Optional<String> of(Statement before, Statement line, Budget budget) {
+        Misstep misstep = new Misstep(budget);
+        return guess(() -> misstep.rootLost(before, line))
+                .or(() -> guess(() -> misstep.dividedByZero(before, line)))
+                .or(() -> guess(() -> misstep.lost(before, line)))
+                .or(() -> guess(() -> misstep.turned(before, line)))
+                .or(() -> guess(() -> Repairs.of(before, line, budget)));
+    }
+
+    /** Whether a statement names its solutions. */
+    public static boolean isSolved(Statement s) {
+        List<String> variables = s.variables().toList();
+        return variables.size() == 1 && SolvedLine.isSolved(s, variables.get(0));
     }
 
     private static Optional<String> guess(Supplier<Optional<String>> why) {
@@ -35,13 +52,45 @@ public final class Misstep {
         return names.size() == 1 ? names.stream().findFirst() : Optional.empty();
     }
 
+    /** A square is a number, and only one of its two roots is taken. */
+    private Optional<String> rootLost(Statement before, Statement line) {
+        if (!(before instanceof Relation b) || b.sign() != Sign.EQUAL || line instanceof Statement.Value) {
+            return Optional.empty();
+        }
+        boolean square = isEvenPower(b.left())
+                        && b.right().variables().findAny().isEmpty()
+                || isEvenPower(b.right()) && b.left().variables().findAny().isEmpty();
+        return !square
+                ? Optional.empty()
+                : variable(before, line)
+                        .flatMap(x -> Undone.of(before, x, budget)
+                                .flatMap(solved -> SolvedLine.points(solved, x).stream()
+                                        .filter(p -> Substituted.holds(line, x, p, budget) == Substituted.Holds.NO)
+                                        .findFirst()
+                                        .filter(p -> SolvedLine.points(solved, x).stream()
+                                                .anyMatch(q ->
+                                                        Substituted.holds(line, x, q, budget) == Substituted.Holds.YES))
+                                        .map(p -> "a root is lost: " + x + " = " + shown(p))));
+    }
+
+    private String shown(Term number) {
+        return Worked.plain(number, budget);
+    }
+
+    private static boolean isEvenPower(Term term) {
+        return term instanceof Term.Pow pow
+                && pow.exponent() instanceof Term.Num n
+                && n.value().isWhole()
+                && !n.value().numerator().testBit(0)
+                && term.variables().findAny().isPresent();
+    }
+
     /** The line before is this one times a factor that can be 0. */
-    private static Optional<String> dividedByZero(Statement before, Statement line) {
-        if (!(before instanceof Statement.Relation b) || !(line instanceof Statement.Relation l)) {
+    private Optional<String> dividedByZero(Statement before, Statement line) {
+        if (!(before instanceof Relation b) || !(line instanceof Relation l)) {
             return Optional.empty();
         }
         return variable(before, line).flatMap(x -> {
-            Budget budget = Budget.usual();
             Normal normal = new Normal(budget);
             Uni old = Uni.of(normal.of(b.difference()).num(), x);
             Uni now = Uni.of(normal.of(l.difference()).num(), x);
@@ -57,12 +106,12 @@ public final class Misstep {
     }
 
     /** Solutions that are gone or have been added. */
-    private static Optional<String> lost(Statement before, Statement line) {
+    private Optional<String> lost(Statement before, Statement line) {
         if (before instanceof Statement.Value || line instanceof Statement.Value) {
             return Optional.empty();
         }
         return variable(before, line).flatMap(x -> {
-            Cells cells = Cells.of(List.of(before, line), x, Budget.usual());
+            Cells cells = Cells.of(List.of(before, line), x, budget);
             if (cells.points(before).isEmpty() || cells.points(line).isEmpty()) {
                 return Optional.empty();
             }
@@ -79,50 +128,14 @@ public final class Misstep {
         });
     }
 
-    /** One sign other than it is, and the line would follow. */
-    private static Optional<String> changedSign(Statement before, Statement line) {
-        return changed(before, line, Misstep::withOneSignChanged)
-                .map(t -> "a sign has changed: right would be " + t.shown());
-    }
-
     /** Multiplied by a negative number, and the sign was kept. */
-    private static Optional<String> turned(Statement before, Statement line) {
-        if (!(line instanceof Statement.Relation r)
-                || r.sign() == Statement.Sign.EQUAL
-                || r.sign() == Statement.Sign.NOT_EQUAL) {
+    private Optional<String> turned(Statement before, Statement line) {
+        if (!(line instanceof Relation r) || r.sign() == Sign.EQUAL || r.sign() == Sign.NOT_EQUAL) {
             return Optional.empty();
         }
-        Statement turned = new Statement.Relation(r.left(), r.sign().turned(), r.right());
-        return Solutions.of(before, turned).isSame()
+        Statement turned = new Relation(r.left(), r.sign().turned(), r.right());
+        return Solutions.of(before, turned, budget).isSame()
                 ? Optional.of("the inequality sign must be reversed")
                 : Optional.empty();
-    }
-
-    private static Optional<Statement> changed(Statement before, Statement line, Function<Term, List<Term>> variants) {
-        if (line instanceof Statement.Value v) {
-            return variants.apply(v.term()).stream()
-                    .<Statement>map(Statement.Value::new)
-                    .filter(s -> Solutions.of(before, s).isSame())
-                    .findFirst();
-        }
-        if (!(line instanceof Statement.Relation r)) {
-            return Optional.empty();
-        }
-        List<Statement> all = new ArrayList<>();
-        variants.apply(r.left()).forEach(t -> all.add(new Statement.Relation(t, r.sign(), r.right())));
-        variants.apply(r.right()).forEach(t -> all.add(new Statement.Relation(r.left(), r.sign(), t)));
-        return all.stream().filter(s -> Solutions.of(before, s).isSame()).findFirst();
-    }
-
-    /** The term with the sign of one summand turned, each in its turn; few of them, since each is compared. */
-    private static List<Term> withOneSignChanged(Term term) {
-        List<Term> all = new ArrayList<>();
-        if (term instanceof Term.Add add) {
-            withOneSignChanged(add.left()).forEach(t -> all.add(new Term.Add(t, add.right())));
-            withOneSignChanged(add.right()).forEach(t -> all.add(new Term.Add(add.left(), t)));
-            return all.size() > 6 ? all.subList(0, 6) : all;
-        }
-        all.add(term instanceof Term.Neg neg ? neg.inner() : new Term.Neg(term));
-        return all;
     }
 }

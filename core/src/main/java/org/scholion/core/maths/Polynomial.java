@@ -68,7 +68,7 @@ record Polynomial(Map<Monomial, Fraction> terms) {
         Map<Monomial, Fraction> product = new HashMap<>();
         for (Map.Entry<Monomial, Fraction> a : terms.entrySet()) {
             // A product makes a few hundred bytes, and more where there are many atoms or numbers are long.
-            budget.spend(other.terms.size() * (3L + 3L * a.getKey().powers().size() + bits(a.getValue()) / 24));
+            budget.spend(other.terms.size() * (4L + 5L * a.getKey().powers().size() + cost(bits(a.getValue()))));
             for (Map.Entry<Monomial, Fraction> b : other.terms.entrySet()) {
                 addReduced(product, a.getKey().times(b.getKey()), a.getValue().times(b.getValue()));
             }
@@ -77,6 +77,10 @@ record Polynomial(Map<Monomial, Fraction> terms) {
             }
         }
         return new Polynomial(product);
+    }
+
+    private static long cost(int bits) {
+        return bits / 16 + (long) bits * bits / 20_000;
     }
 
     private static int bits(Fraction value) {

@@ -10,21 +10,28 @@ import org.scholion.core.number.Fraction;
  * cases, and in how their numbers are written. Nothing is multiplied out or collected, so that 2x = 4 is not x = 2.
  */
 public final class Shape {
-    private final Budget budget = Budget.usual();
+    private final Budget budget;
 
-    private Shape() {}
+    private Shape(Budget budget) {
+        this.budget = budget;
+    }
 
     /** Whether two statements have the same shape; false where that takes too much. */
     public static boolean same(Statement a, Statement b) {
+        return same(a, b, Budget.usual());
+    }
+
+    /** The same within what is left of a budget. */
+    public static boolean same(Statement a, Statement b, Budget budget) {
         try {
-            return of(a).equals(of(b));
+            return of(a, budget).equals(of(b, budget));
         } catch (Undecided | StackOverflowError e) {
             return false;
         }
     }
 
-    static String of(Statement statement) {
-        return new Shape().statement(statement);
+    private static String of(Statement statement, Budget budget) {
+        return new Shape(budget).statement(statement);
     }
 
     private String statement(Statement s) {

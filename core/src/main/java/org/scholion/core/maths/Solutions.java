@@ -22,7 +22,7 @@ public final class Solutions {
     /** The same within what is left of a budget. */
     public static Verdict of(Statement a, Statement b, Budget budget) {
         try {
-            return Shape.same(a, b) ? Verdict.SAME : decided(a, b, budget);
+            return Shape.same(a, b, budget) ? Verdict.SAME : decided(a, b, budget);
         } catch (Undecided e) {
             return Verdict.undecided(String.valueOf(e.getMessage()));
         } catch (StackOverflowError e) {
@@ -76,7 +76,93 @@ public final class Solutions {
             return Optional.of(s);
         }
         Optional<Statement> undone = Undone.of(s, variable, budget);
-        return undone.isPresent() ? undone : Radicals.solved(s, variable, budget);
+        if (undone.isPresent()) {
+            return undone;
+        }
+        return isRational(s) ? byRoots(s, variable, budget) : Radicals.solved(s, variable, budget);
+    }
+
+    /** Where all solutions are single rational numbers. */
+    private static Optional<Statement> byRoots(Statement s, String variable, Budget budget) {
+        return Cells.of(List.of(s), variable, budget)
+                .points(s)
+                .filter(points -> points.stream().allMatch(Root::isRational))
+                .map(points -> new Statement.Or(points.stream()
+                        .<Statement>map(p -> new Statement.Relation(
+                                new Term.Sym(variable), Statement.Sign.EQUAL, new Term.Num(p.low())))
+                        .toList()));
+    }
+
+    /**
+     * Whether a line follows from the one before: the same solutions, or more, or some lost.
+     *
+     * @return SAME, MORE, LOST; OPEN where it is not decided
+     */
+    public static Follows follows(Statement before, Statement line, Budget budget) {
+        try {
+            Verdict verdict = of(before, line, budget);
+            return verdict.isSame()
+                    ? Follows.SAME
+                    : before instanceof Statement.Value || line instanceof Statement.Value
+                            ? verdict.isUndecided() ? Follows.OPEN : Follows.LOST
+                            : contained(before, line, verdict, budget);
+        } catch (Undecided | StackOverflowError e) {
+            return Follows.OPEN;
+        }
+    }
+
+    /** How the solutions of a line are to those of the one before. */
+    public enum Follows {
+        SAME,
+        MORE,
+        LOST,
+        OPEN
+    }
+
+    private static Follows contained(Statement before, Statement line, Verdict verdict, Budget budget) {
+        Set<String> variables = new TreeSet<>();
+        before.variables().forEach(variables::add);
+        line.variables().forEach(variables::add);
+        if (variables.size() > 1) {
+            Verdict both = LinearSystem.compare(new Statement.And(flat(before, line)), before, budget)
+                    .orElse(verdict);
+            return both.isSame() ? Follows.MORE : both.isUndecided() ? Follows.OPEN : Follows.LOST;
+        }
+        String variable = variables.isEmpty() ? "x" : variables.iterator().next();
+        if (isRational(before) && isRational(line)) {
+            Cells cells = Cells.of(List.of(before, line), variable, budget);
+            for (int cell = 0; cell < cells.count(); cell++) {
+                if (cells.holds(before, cell) && !cells.holds(line, cell)) {
+                    return Follows.LOST;
+                }
+            }
+            return Follows.MORE;
+        }
+        Optional<Statement> solved = simpler(before, variable, budget);
+        if (solved.isEmpty() || relations(solved.get()).stream().anyMatch(r -> r.sign() != Statement.Sign.EQUAL)) {
+            return verdict.isUndecided() ? Follows.OPEN : Follows.LOST;
+        }
+        boolean open = false;
+        for (Term point : SolvedLine.points(solved.get(), variable)) {
+            Substituted.Holds holds = Substituted.holds(line, variable, point, budget);
+            if (holds == Substituted.Holds.NO) {
+                return Follows.LOST;
+            }
+            open |= holds == Substituted.Holds.OPEN;
+        }
+        return open ? Follows.OPEN : Follows.MORE;
+    }
+
+    private static List<Statement> flat(Statement a, Statement b) {
+        List<Statement> all = new ArrayList<>();
+        for (Statement s : List.of(a, b)) {
+            if (s instanceof Statement.And and) {
+                all.addAll(and.all());
+            } else {
+                all.add(s);
+            }
+        }
+        return all;
     }
 
     /** Where one side is solved: a solution that the other has not is told; that there are no others is not known. */

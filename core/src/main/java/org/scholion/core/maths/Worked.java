@@ -53,6 +53,12 @@ public final class Worked {
         return results;
     }
 
+    /** A number in its shortest writing: exact where it is rational. */
+    static String plain(Term number, Budget budget) {
+        Rational r = new Normal(budget).of(number);
+        return r.isConstant() ? r.num().constant().toExact() : number.shown();
+    }
+
     private static String rounded(BigDecimal value) {
         return value.round(new MathContext(SHOWN_DIGITS)).stripTrailingZeros().toPlainString();
     }

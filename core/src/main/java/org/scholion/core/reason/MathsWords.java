@@ -44,7 +44,10 @@ final class MathsWords {
         return lines + "; "
                 + (r.has("reached")
                         ? "reaches " + Words.quoted(r.word("reached"))
-                        : "does not reach an accepted final line")
+                        : "does not reach an accepted final line"
+                                + (r.has("extraneous")
+                                        ? ", since a step brought solutions that were not left out again"
+                                        : ""))
                 + ": credit "
                 + sum(r);
     }

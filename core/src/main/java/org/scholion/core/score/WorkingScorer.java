@@ -2,23 +2,20 @@ package org.scholion.core.score;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
 import org.scholion.core.item.WorkingItem;
 import org.scholion.core.maths.MathNames;
-import org.scholion.core.maths.MathReader;
-import org.scholion.core.maths.Misstep;
-import org.scholion.core.maths.Shape;
-import org.scholion.core.maths.Solutions;
 import org.scholion.core.maths.Statement;
 import org.scholion.core.maths.Unreadable;
-import org.scholion.core.maths.Verdict;
-import org.scholion.core.number.Fraction;
+import org.scholion.core.maths.WorkLine;
 import org.scholion.core.reason.Reason;
 import org.scholion.core.reason.Reason.Code;
 
-/** Lines of working: each is right if it has the same solutions, or the same value, as the last right one. */
+/** Lines of working: each is right if what was true before is still so, and nothing is lost. */
 final class WorkingScorer implements Scorer {
+    private static final int MOST_LINES = 100;
+    private static final int LONGEST = 20_000;
+
     private final WorkingItem item;
     private final MathNames names;
     private final Statement start;
@@ -41,104 +38,25 @@ final class WorkingScorer implements Scorer {
         if (answer.isBlank()) {
             return Mark.BLANK;
         }
-        Course course = new Course();
+        if (lines.size() > MOST_LINES || lines.stream().mapToInt(String::length).sum() > LONGEST) {
+            return unreadable(lines.size(), "there are very many lines");
+        }
+        WorkingCourse course = new WorkingCourse(item, start, ends);
         for (int i = 0; i < lines.size(); i++) {
-            if (!lines.get(i).isBlank()) {
-                Mark stop = course.take(i + 1, lines.get(i));
-                if (stop != null) {
-                    return stop;
-                }
+            if (lines.get(i).isBlank()) {
+                continue;
+            }
+            try {
+                course.put(i + 1, lines.get(i), WorkLine.read(lines.get(i), names));
+            } catch (Unreadable e) {
+                return unreadable(i + 1, e.why());
             }
         }
         return course.mark();
     }
 
-    /** The lines of one answer as they are taken, one after the other. */
-    private final class Course {
-        private Statement last = start;
-        private Statement end = start;
-        private String ending = "";
-        private int lines;
-        private int right;
-        private int wrong;
-        private @Nullable String why;
-
-        /** Takes a line; a mark comes back when it ends the course, being unreadable or undecided. */
-        @Nullable
-        Mark take(int number, String typed) {
-            Statement line;
-            try {
-                line = MathReader.read(typed, names);
-            } catch (Unreadable e) {
-                return Mark.settle(
-                        Reason.of(Code.WORKING_UNREADABLE).with("line", number).with("why", e.why()));
-            }
-            lines++;
-            Verdict verdict = follows(line);
-            if (verdict.isUndecided()) {
-                return Mark.settle(Reason.of(Code.WORKING_UNDECIDED)
-                        .with("line", number)
-                        .with("why", verdict.why() == null ? "" : verdict.why()));
-            }
-            Statement reached = start instanceof Statement.Value ? lastSide(line) : line;
-            if (verdict.isSame()) {
-                right++;
-                last = reached;
-            } else {
-                if (wrong == 0) {
-                    wrong = number;
-                    why = Misstep.of(last, reached).orElse(null);
-                }
-                last = item.followThrough() ? reached : last;
-            }
-            end = reached;
-            ending = typed.strip();
-            return null;
-        }
-
-        /** From an expression on, a line may be a chain of equal ones: 2(x + 3) = 2x + 6. */
-        private Verdict follows(Statement line) {
-            if (!(start instanceof Statement.Value) || line instanceof Statement.Value) {
-                return Solutions.of(last, line);
-            }
-            Verdict verdict = Verdict.SAME;
-            for (Statement side : sides(line)) {
-                verdict = verdict.isSame() ? Solutions.of(last, side) : verdict;
-            }
-            return verdict;
-        }
-
-        Mark mark() {
-            boolean reached = ends.stream().anyMatch(e -> Shape.same(end, e));
-            Fraction credit = item.steps().times(Fraction.of(right, lines));
-            credit = reached ? credit.plus(item.result()) : credit;
-            Reason reason = Reason.of(Code.WORKING)
-                    .with("right", right)
-                    .with("lines", lines)
-                    .with("steps", item.steps())
-                    .with("result", item.result());
-            reason = reached ? reason.with("reached", ending) : reason;
-            reason = wrong > 0 ? reason.with("wrong", wrong) : reason;
-            return Mark.scored(credit, why == null ? reason : reason.with("why", why));
-        }
-    }
-
-    private static List<Statement> sides(Statement line) {
-        List<Statement> sides = new ArrayList<>();
-        if (line instanceof Statement.Relation r && r.sign() == Statement.Sign.EQUAL) {
-            sides.add(new Statement.Value(r.left()));
-            sides.add(new Statement.Value(r.right()));
-        } else if (line instanceof Statement.And and) {
-            and.all().forEach(s -> sides.addAll(sides(s)));
-        } else {
-            sides.add(line);
-        }
-        return sides;
-    }
-
-    private static Statement lastSide(Statement line) {
-        List<Statement> sides = sides(line);
-        return sides.get(sides.size() - 1);
+    private static Mark unreadable(int line, String why) {
+        return Mark.settle(Reason.of(Code.WORKING_UNREADABLE).with("line", line).with("why", why));
     }
 
     @Override

@@ -233,9 +233,9 @@ class SameTest {
             delimiter = ';',
             value = {
                 "x² = 2x; x = 2; divided by what is 0 for x = 0, so that this solution is lost",
-                "x² = 4; x = 2; divided by what is 0 for x = -2, so that this solution is lost",
+                "x² = 4; x = 2; a root is lost: x = -2",
                 "x - 2 = 0 or x + 3 = 0; x = 2; a case is dropped: x = -3",
-                "2x - 3 = 5; 2x = 2; ",
+                "2x - 3 = 5; 2x = 2; a sign has changed: 3 + 5 is 8, not 2",
                 "2(x - 3) = 5; 2x + 6 = 5; a sign has changed: right would be 2*x - 6 = 5",
                 "-2x < 6; x < -3; the inequality sign must be reversed",
                 "√x = 3; x = 9; ",
