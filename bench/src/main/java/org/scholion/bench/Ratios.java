@@ -19,6 +19,10 @@ public final class Ratios {
                     3),
             new Ratio("short text, spelling among 20", "TextBench.spelling", "TextBench.lookupOnlySlips", 15),
             new Ratio("typed number", "NumberBench.typedNumber", "NumberBench.bigDecimal", 4),
+            new Ratio(
+                    "formula marks, beside reading them", "FormulaBench.formulaMarks", "FormulaBench.formulasRead", 20),
+            new Ratio(
+                    "working marks, beside reading them", "FormulaBench.workingMarks", "FormulaBench.workingsRead", 20),
             new Ratio("figures of 100,000 x 60", "MeasuresBench.figures", "MeasuresBench.meansAndVariances", 3));
 
     private record Ratio(String what, String ours, String plain, double atMost) {}

@@ -151,6 +151,11 @@ public final class MathNames {
         return new MathNames(List.copyOf(found), functions);
     }
 
+    /** Every spelling of a function that is known. */
+    static Set<String> functionNames() {
+        return FUNCTIONS.keySet();
+    }
+
     boolean hasVariables() {
         return !variables.isEmpty();
     }

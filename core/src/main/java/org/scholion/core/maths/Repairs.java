@@ -18,14 +18,24 @@ final class Repairs {
     private final Statement before;
     private final Statement line;
     private final Budget budget;
+    private final Edge edge;
+    private final Edge edgeOfLine;
 
     private Repairs(Statement before, Statement line, Budget budget) {
         this.before = before;
         this.line = line;
         this.budget = budget;
+        this.edge = Edge.of(before, budget);
+        this.edgeOfLine = Edge.of(line, budget);
     }
 
     static Optional<String> of(Statement before, Statement line, Budget budget) {
+        boolean alike = before instanceof Value == line instanceof Value;
+        boolean single = (before instanceof Value || before instanceof Relation)
+                && (line instanceof Value || line instanceof Relation);
+        if (!alike || !single) {
+            return Optional.empty();
+        }
         Repairs repairs = new Repairs(before, line, budget);
         return repairs.sign()
                 .or(repairs::notMultiplied)
@@ -37,7 +47,7 @@ final class Repairs {
 
     /** Whether a line in place of the wrong one would follow. */
     private boolean follows(Statement other) {
-        return Solutions.of(before, other, budget).isSame();
+        return edge.allows(other) && Solutions.of(before, other, budget).isSame();
     }
 
     /** The line with one of its sides, or its only one, replaced in every way given. */
@@ -107,6 +117,10 @@ final class Repairs {
                 .isSame();
     }
 
+    private boolean isSame(Statement other) {
+        return edgeOfLine.allows(other) && Solutions.of(other, line, budget).isSame();
+    }
+
     private static Statement replaced(Statement s, UnaryOperator<Term> change) {
         if (s instanceof Value v) {
             return new Value(change.apply(v.term()));
@@ -151,7 +165,7 @@ final class Repairs {
         });
         Optional<String> plain = Optional.empty();
         for (Statement variant : withSides(side -> withUnknown(side, coefficients))) {
-            Optional<Fraction> right = RightNumber.of(before, variant, budget);
+            Optional<Fraction> right = RightNumber.of(before, edge, variant, budget);
             if (right.isEmpty()) {
                 continue;
             }
@@ -229,7 +243,7 @@ final class Repairs {
             for (Term kept : terms.size() > 5 ? List.<Term>of() : terms) {
                 Relation wrong =
                         new Relation(multiplied(b.left(), factor, kept), b.sign(), multiplied(b.right(), factor, kept));
-                if (Solutions.of(wrong, line, budget).isSame()) {
+                if (isSame(wrong)) {
                     boolean by = factor instanceof Term.Num;
                     return Optional.of(kept.shown() + " is not " + (by ? "multiplied by " : "divided by ")
                             + (by ? factor : ((Term.Div) factor).right()).shown());

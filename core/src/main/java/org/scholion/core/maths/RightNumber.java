@@ -1,6 +1,5 @@
 package org.scholion.core.maths;
 
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.scholion.core.maths.Statement.Relation;
@@ -11,36 +10,22 @@ import org.scholion.core.number.Fraction;
 final class RightNumber {
     private RightNumber() {}
 
-    static Optional<Fraction> of(Statement before, Statement variant, Budget budget) {
-        Statement at0 = with(variant, Fraction.ZERO);
-        Statement at1 = with(variant, Fraction.ONE);
-        Optional<Fraction> k = before instanceof Value b && at0 instanceof Value zero && at1 instanceof Value one
-                ? solved(zero.term().minus(b.term()), one.term().minus(b.term()), somewhere(before), budget)
-                : solution(before, budget)
-                        .flatMap(point -> at0 instanceof Relation zero && at1 instanceof Relation one
-                                ? solved(zero.difference(), one.difference(), point, budget)
-                                : Optional.empty());
+    static Optional<Fraction> of(Statement before, Edge edge, Statement variant, Budget budget) {
+        if (edge.point().isEmpty()) {
+            return Optional.empty();
+        }
+        Optional<Fraction> k = solved(
+                difference(before, with(variant, Fraction.ZERO)),
+                difference(before, with(variant, Fraction.ONE)),
+                edge.point().get(),
+                budget);
         return k.filter(n -> Solutions.of(before, with(variant, n), budget).isSame());
     }
 
-    private static Map<String, Fraction> somewhere(Statement s) {
-        java.util.TreeMap<String, Fraction> point = new java.util.TreeMap<>();
-        s.variables().forEach(v -> point.put(v, Fraction.of(3 + 2L * point.size())));
-        return point;
-    }
-
-    /** One rational solution of the line before. */
-    private static Optional<Map<String, Fraction>> solution(Statement before, Budget budget) {
-        List<String> variables = before.variables().toList();
-        if (variables.size() != 1 || !(before instanceof Relation r)) {
-            return Optional.empty();
-        }
-        Relation edge = new Relation(r.left(), Statement.Sign.EQUAL, r.right());
-        return Cells.of(List.of(edge), variables.get(0), budget).points(edge).stream()
-                .flatMap(List::stream)
-                .filter(Root::isRational)
-                .map(root -> Map.of(variables.get(0), root.low()))
-                .findFirst();
+    private static Term difference(Statement before, Statement line) {
+        return line instanceof Relation r
+                ? r.difference()
+                : ((Value) line).term().minus(((Value) before).term());
     }
 
     /** f(0) + k (f(1) − f(0)) = 0. */

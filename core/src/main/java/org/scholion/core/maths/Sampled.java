@@ -11,13 +11,13 @@ import org.scholion.core.number.Fraction;
 
 /**
  * Two terms compared by their values: in sixteen digits at all points, in fifty at one point of every stretch and
- * wherever sixteen leave something open, in a hundred and forty at the end.
+ * wherever sixteen leave something open, in a hundred and forty where very large or small numbers are about.
  */
 final class Sampled {
     /** So many points must agree, and so many of them in fifty digits. */
     private static final int FEWEST = 8;
 
-    private static final int PRECISE = 4;
+    private static final int PRECISE = 3;
     private static final int STRETCHES = 12;
 
     private final Term a;
@@ -82,7 +82,7 @@ final class Sampled {
         return null;
     }
 
-    /** One point of every stretch, and some more, in fifty digits; two in very many. */
+    /** One point of every stretch, and some more, in fifty digits; two in very many where that can matter. */
     private @org.jspecify.annotations.Nullable Verdict lookClosely() {
         Set<Map<String, Fraction>> close = new HashSet<>();
         int n = 0;
@@ -94,14 +94,27 @@ final class Sampled {
         for (int i = 0; i < points.size() && close.size() < PRECISE; i++) {
             close.add(points.get(points.size() - 1 - i));
         }
-        int many = 0;
+        int many = isExtreme(a) || isExtreme(b) ? 2 : 0;
         for (Map<String, Fraction> point : close) {
-            Verdict different = precise(point, many++ < 2 ? Numeric.MANY : Numeric.DIGITS);
+            Verdict different = precise(point, many-- > 0 ? Numeric.MANY : Numeric.DIGITS);
             if (different != null) {
                 return different;
             }
         }
         return null;
+    }
+
+    /** Whether very large or very small numbers stand in it, beside which something could vanish in fifty digits. */
+    private static boolean isExtreme(Term term) {
+        return term.all().anyMatch(t -> t instanceof Term.Num n && isLong(n.value())
+                || t instanceof Term.Pow pow
+                        && pow.exponent().all().anyMatch(e -> e instanceof Term.Num n && n.value().abs().compareTo(HIGH) > 0));
+    }
+
+    private static final Fraction HIGH = Fraction.of(8);
+
+    private static boolean isLong(Fraction value) {
+        return value.numerator().bitLength() > 30 || value.denominator().bitLength() > 30;
     }
 
     private @org.jspecify.annotations.Nullable Verdict precise(

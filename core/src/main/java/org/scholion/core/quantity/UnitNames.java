@@ -105,7 +105,17 @@ final class UnitNames {
     /** For teachers: each sign and its names as they stand above. */
     static Map<String, String> told() {
         Map<String, String> told = new LinkedHashMap<>();
-        NAMES.lines().forEach(l -> told.put(l.substring(0, l.indexOf(':')), l.substring(l.indexOf(':') + 2)));
+        NAMES.lines()
+                .forEach(l -> told.put(
+                        l.substring(0, l.indexOf(':')),
+                        l.substring(l.indexOf(':') + 2)
+                                .replace(" ", ", ")
+                                .replace("mile", " mile")
+                                .replace("deg", "deg ")
+                                .replace("deg ree", "degree")
+                                .replace("deg s", "degs")
+                                .replace(",  mile", ", mile")
+                                .strip()));
         return told;
     }
 }
