@@ -106,9 +106,13 @@ final class Sampled {
 
     /** Whether very large or very small numbers stand in it, beside which something could vanish in fifty digits. */
     private static boolean isExtreme(Term term) {
-        return term.all().anyMatch(t -> t instanceof Term.Num n && isLong(n.value())
-                || t instanceof Term.Pow pow
-                        && pow.exponent().all().anyMatch(e -> e instanceof Term.Num n && n.value().abs().compareTo(HIGH) > 0));
+        return term.all()
+                .anyMatch(t -> t instanceof Term.Num n && isLong(n.value())
+                        || t instanceof Term.Pow pow
+                                && pow.exponent()
+                                        .all()
+                                        .anyMatch(e -> e instanceof Term.Num n
+                                                && n.value().abs().compareTo(HIGH) > 0));
     }
 
     private static final Fraction HIGH = Fraction.of(8);
