@@ -200,6 +200,8 @@ class TypedFormulasTest {
                 "2x+1 § Answer: 2x+1 § x",
                 "x^4 - 10x^2 + 1 = 0 § x^4 - 10x^2 + 1 = 0 § x",
                 "√(x)√(y) § √(xy) § x y",
+                "|x-20000| § √((x-20000)²) § x",
+                "|x+y-9000| § √((9000-x-y)²) § x y",
                 "2ln x § ln(x²) - 0 § x",
             })
     void what_a_person_reads_as_right_is_right(String key, String typed, String variables) {
