@@ -132,13 +132,10 @@ final class Cells {
 
     /** Whether the statement holds on a cell; the odd ones are single points. */
     boolean holds(Statement statement, int cell) {
-        if (statement instanceof Statement.And and) {
-            return and.all().stream().allMatch(s -> holds(s, cell));
-        }
-        if (statement instanceof Statement.Or or) {
-            return or.any().stream().anyMatch(s -> holds(s, cell));
-        }
-        Statement.Relation relation = (Statement.Relation) statement;
+        return statement.holds(relation -> holdsOn(relation, cell));
+    }
+
+    private boolean holdsOn(Statement.Relation relation, int cell) {
         budget.spend(20);
         Optional<Integer> sign = cell % 2 == 0
                 ? Exact.at(relation.difference(), between(cell / 2)).map(Fraction::signum)

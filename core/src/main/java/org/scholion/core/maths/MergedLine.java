@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.maths.Statement.Relation;
-import org.scholion.core.maths.Statement.Sign;
 import org.scholion.core.number.Fraction;
 
 /**
@@ -115,16 +114,8 @@ final class MergedLine {
     }
 
     private boolean holds(Statement s, int cell) {
-        if (s instanceof Statement.And and) {
-            return and.all().stream().allMatch(p -> holds(p, cell));
-        }
-        if (s instanceof Statement.Or or) {
-            return or.any().stream().anyMatch(p -> holds(p, cell));
-        }
-        Relation r = (Relation) s;
-        Sign sign =
-                r.left().equals(new Term.Sym(variable)) ? r.sign() : r.sign().turned();
-        return sign.holds(Integer.compare(cell, 2 * indexOf(SolvedLine.endOf(r, variable)) + 1));
+        return s.holds(r -> SolvedLine.signOf(r, variable)
+                .holds(Integer.compare(cell, 2 * indexOf(SolvedLine.endOf(r, variable)) + 1)));
     }
 
     private int indexOf(Term end) {

@@ -106,16 +106,12 @@ final class SolvedLine {
 
     /** Even cells lie between the numbers, odd ones are a number each. */
     private boolean holds(Statement s, int cell) {
-        if (s instanceof Statement.And and) {
-            return and.all().stream().allMatch(p -> holds(p, cell));
-        }
-        if (s instanceof Statement.Or or) {
-            return or.any().stream().anyMatch(p -> holds(p, cell));
-        }
-        Relation r = (Relation) s;
-        boolean turned = !r.left().equals(new Term.Sym(variable));
-        Sign sign = turned ? r.sign().turned() : r.sign();
-        return sign.holds(Integer.compare(cell, 2 * indexOf(endOf(r, variable)) + 1));
+        return s.holds(r -> signOf(r, variable).holds(Integer.compare(cell, 2 * indexOf(endOf(r, variable)) + 1)));
+    }
+
+    /** The sign of a solved relation, read from the variable on. */
+    static Sign signOf(Relation r, String variable) {
+        return r.left().equals(new Term.Sym(variable)) ? r.sign() : r.sign().turned();
     }
 
     private int indexOf(Term end) {

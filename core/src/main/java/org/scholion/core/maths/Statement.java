@@ -1,6 +1,7 @@
 package org.scholion.core.maths;
 
 import java.util.List;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -135,6 +136,14 @@ public sealed interface Statement {
         public Stream<Term> terms() {
             return any.stream().flatMap(Statement::terms);
         }
+    }
+
+    /** Whether it holds, when it is known of each of its relations. */
+    default boolean holds(Predicate<Relation> each) {
+        if (this instanceof And and) {
+            return and.all().stream().allMatch(s -> s.holds(each));
+        }
+        return this instanceof Or or ? or.any().stream().anyMatch(s -> s.holds(each)) : each.test((Relation) this);
     }
 
     default Stream<String> variables() {

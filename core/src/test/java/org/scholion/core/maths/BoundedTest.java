@@ -76,7 +76,12 @@ class BoundedTest {
                 takesLittle("the other way round " + key + " and " + typed, () -> own.score(new Answer.Typed(key)));
             }
         }
-        Scorer working = Scorer.of(new WorkingItem(
+        Scorer working = working();
+        takesLittle("a line " + typed, () -> working.score(new Answer.Lines(List.of(typed, typed + "+1", "x=2"))));
+    }
+
+    private static Scorer working() {
+        return Scorer.of(new WorkingItem(
                 Head.of("q", Fraction.ONE),
                 "x^2=4",
                 List.of("x=2 or x=-2"),
@@ -84,7 +89,6 @@ class BoundedTest {
                 Fraction.HALF,
                 Fraction.HALF,
                 true));
-        takesLittle("a line " + typed, () -> working.score(new Answer.Lines(List.of(typed, typed + "+1", "x=2"))));
     }
 
     private static @org.jspecify.annotations.Nullable Scorer own(String typed) {
@@ -104,14 +108,7 @@ class BoundedTest {
 
     @org.junit.jupiter.api.Test
     void a_megabyte_of_lines_takes_little() {
-        Scorer working = Scorer.of(new WorkingItem(
-                Head.of("q", Fraction.ONE),
-                "x^2=4",
-                List.of("x=2 or x=-2"),
-                List.of("x"),
-                Fraction.HALF,
-                Fraction.HALF,
-                true));
+        Scorer working = working();
         List<String> many = IntStream.range(0, 20_000)
                 .mapToObj(i -> "x^2+" + i + "=4+" + i + "+".repeat(30) + "0")
                 .toList();
