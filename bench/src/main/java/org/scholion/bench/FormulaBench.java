@@ -14,6 +14,7 @@ import org.scholion.core.answer.Answer;
 import org.scholion.core.item.FormulaItem;
 import org.scholion.core.item.Head;
 import org.scholion.core.item.WorkingItem;
+import org.scholion.core.maths.Budget;
 import org.scholion.core.maths.MathNames;
 import org.scholion.core.maths.MathReader;
 import org.scholion.core.maths.Unreadable;
@@ -102,7 +103,7 @@ public class FormulaBench {
     public void workingsRead(Blackhole sink) throws Unreadable {
         for (String[] lines : LINES) {
             for (int k = 2; k < lines.length; k++) {
-                sink.consume(WorkLine.read(lines[k], X));
+                sink.consume(WorkLine.read(lines[k], X, Budget.usual()));
             }
         }
     }

@@ -51,7 +51,7 @@ public final class Asked {
 
     private static List<Term> sides(Statement said) {
         List<Term> sides = new ArrayList<>();
-        for (Relation r : Solutions.relations(said)) {
+        for (Relation r : said.relations().toList()) {
             if (r.sign() != Sign.EQUAL || said instanceof Statement.Or) {
                 return List.of();
             }

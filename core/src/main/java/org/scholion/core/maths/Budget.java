@@ -1,11 +1,14 @@
 package org.scholion.core.maths;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * How much work one question may take. Counted in steps, not in seconds, so that the same answer is decided the same
  * way on every machine; a step is about a term of a polynomial multiplied.
  */
 public final class Budget {
     private long left;
+    private @Nullable Budget second;
 
     Budget(long steps) {
         this.left = steps;
@@ -16,9 +19,10 @@ public final class Budget {
         return new Budget(300_000);
     }
 
-    /** For a second look when the first took too long. */
-    static Budget small() {
-        return new Budget(80_000);
+    /** What is left for second looks where a first took too long: little, and once for all of them together. */
+    Budget again() {
+        second = second == null ? new Budget(80_000) : second;
+        return second;
     }
 
     void spend(long steps) {

@@ -43,7 +43,10 @@ final class Cells {
         Cells none = new Cells(variable, budget, List.of(), Uni.constant(Fraction.ONE));
         Uni all = Uni.constant(Fraction.ONE);
         for (Statement statement : statements) {
-            for (Statement.Relation relation : relations(statement)) {
+            if (statement instanceof Statement.Value) {
+                throw new Undecided("it is no equation");
+            }
+            for (Statement.Relation relation : statement.relations().toList()) {
                 for (Uni critical : none.critical(relation.difference())) {
                     Uni fresh = critical.squareFree(budget);
                     Uni common = fresh.degree() < 1 ? fresh : fresh.gcd(all, budget);
@@ -60,19 +63,6 @@ final class Cells {
             }
         }
         return new Cells(variable, budget, roots, all);
-    }
-
-    static List<Statement.Relation> relations(Statement statement) {
-        if (statement instanceof Statement.Relation relation) {
-            return List.of(relation);
-        }
-        if (statement instanceof Statement.And and) {
-            return and.all().stream().flatMap(s -> relations(s).stream()).toList();
-        }
-        if (statement instanceof Statement.Or or) {
-            return or.any().stream().flatMap(s -> relations(s).stream()).toList();
-        }
-        throw new Undecided("it is no equation");
     }
 
     /** All polynomials whose roots matter, for every sign that the absolute values can take. */
@@ -108,9 +98,7 @@ final class Cells {
     }
 
     static Term replaced(Term in, Term what, Term by) {
-        return in.equals(what)
-                ? by
-                : in.of(in.parts().stream().map(p -> replaced(p, what, by)).toList());
+        return in.replaced(t -> t.equals(what) ? by : null);
     }
 
     /** What must not be 0 for a term to be defined. */

@@ -1,8 +1,8 @@
 package org.scholion.core.maths;
 
-import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.scholion.core.number.Fraction;
 
@@ -129,12 +129,10 @@ final class Critical {
     }
 
     /** The term with numbers for all variables but one. */
-    static Term along(Term term, java.util.Map<String, Fraction> others) {
-        if (term instanceof Term.Sym sym && others.containsKey(sym.name())) {
-            return new Term.Num(others.getOrDefault(sym.name(), Fraction.ZERO));
-        }
-        List<Term> parts = new ArrayList<>();
-        term.parts().forEach(p -> parts.add(along(p, others)));
-        return term.of(parts);
+    static Term along(Term term, Map<String, Fraction> others) {
+        return term.replaced(t -> {
+            Fraction value = t instanceof Term.Sym sym ? others.get(sym.name()) : null;
+            return value == null ? null : new Term.Num(value);
+        });
     }
 }

@@ -29,16 +29,16 @@ public final class Equality {
             Optional<Verdict> exact = exact(a, b, budget);
             return exact.isPresent() ? exact.get() : sampled(a, b, budget);
         } catch (Undecided e) {
-            return retry(a, b, e);
+            return retry(a, b, e, budget);
         } catch (StackOverflowError e) {
             return Verdict.undecided("it has too many brackets inside brackets");
         }
     }
 
     /** What is too large for a normal form may still be told apart by its values; that it is equal is then not claimed. */
-    private static Verdict retry(Term a, Term b, Undecided reason) {
+    private static Verdict retry(Term a, Term b, Undecided reason, Budget budget) {
         try {
-            Verdict sampled = sampled(a, b, Budget.small());
+            Verdict sampled = sampled(a, b, budget.again());
             return sampled.kind() == Verdict.Kind.DIFFERENT ? sampled : Verdict.undecided(why(reason));
         } catch (Undecided | StackOverflowError e) {
             return Verdict.undecided(why(reason));

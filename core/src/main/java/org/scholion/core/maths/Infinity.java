@@ -11,7 +11,7 @@ final class Infinity {
     private Infinity() {}
 
     /** ∞, +∞ or -∞ where it stands by itself; null where something else does. */
-    static @Nullable Term read(TermReader terms) {
+    private static @Nullable Term read(TermReader terms) {
         boolean signed = terms.peek().is("-") || terms.peek().is("+");
         if (!terms.peek(signed ? 1 : 0).is("∞")) {
             return null;
@@ -24,6 +24,12 @@ final class Infinity {
         }
         terms.next();
         return minus ? MINUS : PLUS;
+    }
+
+    /** An end of the line, or the term that comes. */
+    static Term orTerm(TermReader terms) throws Unreadable {
+        Term infinity = read(terms);
+        return infinity == null ? terms.sum() : infinity;
     }
 
     static boolean is(Term term) {

@@ -30,9 +30,7 @@ public final class MathReader {
      * @throws Unreadable saying what stands in the way of the likeliest
      */
     public static List<Statement> readings(String line, MathNames names) throws Unreadable {
-        if (line.length() > LONGEST) {
-            throw new Unreadable("it is longer than " + LONGEST + " characters");
-        }
+        refuseLong(line);
         String plain = Phrases.trimmed(Spelling.plain(line));
         Statement said = Phrases.read(plain, names);
         if (said != null) {
@@ -52,6 +50,12 @@ public final class MathReader {
             throw first;
         }
         return List.copyOf(readings.values());
+    }
+
+    static void refuseLong(String line) throws Unreadable {
+        if (line.length() > LONGEST) {
+            throw new Unreadable("it is longer than " + LONGEST + " characters");
+        }
     }
 
     private static Statement read(String plain, MathNames names, TermReader.Choices choices) throws Unreadable {

@@ -60,7 +60,7 @@ final class MergedLine {
             }
             breaks.add(new Break(Numeric.of(root.low().plus(root.high()).over(2)), true));
         }
-        for (Relation r : Solutions.relations(solved)) {
+        for (Relation r : solved.relations().toList()) {
             place(SolvedLine.endOf(r, variable), cells);
         }
         breaks.sort(Comparator.comparing((Break b) -> b.value));

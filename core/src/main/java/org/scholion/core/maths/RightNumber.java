@@ -47,8 +47,6 @@ final class RightNumber {
     }
 
     private static Term put(Term in, Fraction n) {
-        return in instanceof Term.Fn fn && fn.name().equals(Repairs.UNKNOWN)
-                ? new Term.Num(n)
-                : in.of(in.parts().stream().map(p -> put(p, n)).toList());
+        return in.replaced(t -> t instanceof Term.Fn fn && fn.name().equals(Repairs.UNKNOWN) ? new Term.Num(n) : null);
     }
 }

@@ -1,5 +1,6 @@
 package org.scholion.core.maths;
 
+import java.math.MathContext;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -7,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedSet;
+import org.jspecify.annotations.Nullable;
 import org.scholion.core.number.Fraction;
 
 /**
@@ -62,10 +64,10 @@ final class Sampled {
         return sides.all() ? Verdict.SAME : Verdict.undecided("it may change where no value was tried");
     }
 
-    private @org.jspecify.annotations.Nullable Verdict look(Map<String, Fraction> point) {
+    private @Nullable Verdict look(Map<String, Fraction> point) {
         Quick.Value left = Quick.at(a, point);
         Quick.Value right = Quick.at(b, point);
-        sides.see(point);
+        String stretch = sides.see(point);
         if (left.known() == Quick.Known.UNDEFINED || right.known() == Quick.Known.UNDEFINED) {
             boolean one = left.known() != right.known()
                     && left.known() != Quick.Known.OPEN
@@ -78,12 +80,12 @@ final class Sampled {
             return precise(point, Numeric.DIGITS);
         }
         agreed++;
-        stretches.putIfAbsent(sides.pattern(point), point);
+        stretches.putIfAbsent(stretch, point);
         return null;
     }
 
     /** One point of every stretch, and some more, in fifty digits; two in very many where that can matter. */
-    private @org.jspecify.annotations.Nullable Verdict lookClosely() {
+    private @Nullable Verdict lookClosely() {
         Set<Map<String, Fraction>> close = new HashSet<>();
         int n = 0;
         for (Map<String, Fraction> point : stretches.values()) {
@@ -121,8 +123,7 @@ final class Sampled {
         return value.numerator().bitLength() > 30 || value.denominator().bitLength() > 30;
     }
 
-    private @org.jspecify.annotations.Nullable Verdict precise(
-            Map<String, Fraction> point, java.math.MathContext digits) {
+    private @Nullable Verdict precise(Map<String, Fraction> point, MathContext digits) {
         Optional<Approx> left = Numeric.at(a, point, digits, budget);
         Optional<Approx> right = Numeric.at(b, point, digits, budget);
         if (left.isEmpty() || right.isEmpty()) {

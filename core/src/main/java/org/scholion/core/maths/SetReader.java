@@ -220,11 +220,11 @@ final class SetReader {
             return null;
         }
         try {
-            Term low = end();
+            Term low = Infinity.orTerm(terms);
             if (!terms.accept(",") && !terms.accept(";")) {
                 return null;
             }
-            Term high = end();
+            Term high = Infinity.orTerm(terms);
             String close = terms.peek().text();
             if (!terms.accept(")") && !terms.accept("]") && !terms.accept("[")) {
                 return null;
@@ -243,10 +243,5 @@ final class SetReader {
             // Another reading of the bracket is tried.
             return null;
         }
-    }
-
-    private Term end() throws Unreadable {
-        Term infinity = Infinity.read(terms);
-        return infinity == null ? terms.sum() : infinity;
     }
 }

@@ -18,21 +18,15 @@ final class Sides {
         this.budget = budget;
     }
 
-    void see(Map<String, Fraction> point) {
+    /** Looks at a point; returns on which side of every critical term it lies, the same for points of one stretch. */
+    String see(Map<String, Fraction> point) {
+        StringBuilder pattern = new StringBuilder();
         for (int i = 0; i < above.length; i++) {
-            if (above[i] && below[i]) {
-                continue;
-            }
             int sign = sign(critical.get(i), point);
             above[i] |= sign > 0;
             below[i] |= sign < 0;
+            pattern.append(sign).append(' ');
         }
-    }
-
-    /** On which side of every critical term a point lies; the same for points of one stretch. */
-    String pattern(Map<String, Fraction> point) {
-        StringBuilder pattern = new StringBuilder();
-        critical.forEach(term -> pattern.append(sign(term, point)).append(' '));
         return pattern.toString();
     }
 

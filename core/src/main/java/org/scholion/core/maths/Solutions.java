@@ -139,7 +139,7 @@ public final class Solutions {
             return Follows.MORE;
         }
         Optional<Statement> solved = simpler(before, variable, budget);
-        if (solved.isEmpty() || relations(solved.get()).stream().anyMatch(r -> r.sign() != Statement.Sign.EQUAL)) {
+        if (solved.isEmpty() || solved.get().relations().anyMatch(r -> r.sign() != Statement.Sign.EQUAL)) {
             return verdict.isUndecided() ? Follows.OPEN : Follows.LOST;
         }
         boolean open = false;
@@ -210,18 +210,5 @@ public final class Solutions {
             }
         }
         return Verdict.SAME;
-    }
-
-    /** All relations of a statement. */
-    static List<Statement.Relation> relations(Statement s) {
-        List<Statement.Relation> all = new ArrayList<>();
-        if (s instanceof Statement.Relation r) {
-            all.add(r);
-        } else if (s instanceof Statement.And and) {
-            and.all().forEach(p -> all.addAll(relations(p)));
-        } else if (s instanceof Statement.Or or) {
-            or.any().forEach(p -> all.addAll(relations(p)));
-        }
-        return all;
     }
 }

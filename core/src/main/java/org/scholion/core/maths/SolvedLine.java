@@ -3,7 +3,9 @@ package org.scholion.core.maths;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.scholion.core.maths.Statement.Relation;
 import org.scholion.core.maths.Statement.Sign;
 
@@ -23,14 +25,13 @@ final class SolvedLine {
     }
 
     static boolean isSolved(Statement s, String variable) {
-        return Solutions.relations(s).stream().allMatch(r -> end(r, variable) != null)
-                && !(s instanceof Statement.Value);
+        return s.relations().allMatch(r -> end(r, variable) != null) && !(s instanceof Statement.Value);
     }
 
     /** The single numbers that a solved statement names. */
     static List<Term> points(Statement s, String variable) {
         List<Term> points = new ArrayList<>();
-        for (Relation r : Solutions.relations(s)) {
+        for (Relation r : s.relations().toList()) {
             Term end = end(r, variable);
             if (end != null && r.sign() == Sign.EQUAL) {
                 points.add(end);
@@ -40,7 +41,7 @@ final class SolvedLine {
     }
 
     /** The number on the far side; null when the relation is not solved. */
-    private static @org.jspecify.annotations.Nullable Term end(Relation r, String variable) {
+    private static @Nullable Term end(Relation r, String variable) {
         Term alone = new Term.Sym(variable);
         Term other = r.left().equals(alone) ? r.right() : r.right().equals(alone) ? r.left() : null;
         return other == null || other.variables().findAny().isPresent() ? null : other;
@@ -48,7 +49,7 @@ final class SolvedLine {
 
     /** The number on the far side of a solved relation. */
     static Term endOf(Relation r, String variable) {
-        return java.util.Objects.requireNonNull(end(r, variable));
+        return Objects.requireNonNull(end(r, variable));
     }
 
     /** Empty when one of the two is not solved. */
@@ -72,7 +73,7 @@ final class SolvedLine {
     }
 
     private void put(Statement s) {
-        for (Relation r : Solutions.relations(s)) {
+        for (Relation r : s.relations().toList()) {
             Term end = endOf(r, variable);
             Optional<Approx> value = Numeric.approx(end, Map.of(), Numeric.DIGITS, budget);
             if (value.isEmpty()) {

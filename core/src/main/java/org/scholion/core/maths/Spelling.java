@@ -26,8 +26,7 @@ final class Spelling {
                 i = take(line, i, c, out);
             }
         }
-        String plain = out.indexOf("\\") < 0 ? out.toString() : commands(out.toString());
-        return plain;
+        return out.indexOf("\\") < 0 ? out.toString() : commands(out.toString());
     }
 
     /** Takes a sign, and with it those that belong to it; returns where to go on. */

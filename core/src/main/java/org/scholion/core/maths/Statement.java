@@ -138,6 +138,17 @@ public sealed interface Statement {
         }
     }
 
+    /** All relations that it is made of. */
+    default Stream<Relation> relations() {
+        if (this instanceof And and) {
+            return and.all().stream().flatMap(Statement::relations);
+        }
+        if (this instanceof Or or) {
+            return or.any().stream().flatMap(Statement::relations);
+        }
+        return this instanceof Relation r ? Stream.of(r) : Stream.empty();
+    }
+
     /** Whether it holds, when it is known of each of its relations. */
     default boolean holds(Predicate<Relation> each) {
         if (this instanceof And and) {

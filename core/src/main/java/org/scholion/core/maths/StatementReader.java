@@ -97,7 +97,7 @@ final class StatementReader {
         if (set != null) {
             return set;
         }
-        Term left = side();
+        Term left = Infinity.orTerm(terms);
         if (terms.accept("∈")) {
             return sets.members(left);
         }
@@ -109,7 +109,7 @@ final class StatementReader {
             if (sign == Sign.EQUAL && sets.beginsSet()) {
                 return sets.members(left);
             }
-            Term right = side();
+            Term right = Infinity.orTerm(terms);
             if (!Infinity.isTrue(left, sign, right)) {
                 chain.add(new Relation(left, sign, right));
             }
@@ -125,10 +125,5 @@ final class StatementReader {
             return new Statement.Value(left);
         }
         return chain.size() == 1 ? chain.get(0) : new Statement.And(chain);
-    }
-
-    private Term side() throws Unreadable {
-        Term infinity = Infinity.read(terms);
-        return infinity == null ? terms.sum() : infinity;
     }
 }

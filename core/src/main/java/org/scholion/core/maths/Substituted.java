@@ -39,8 +39,6 @@ final class Substituted {
     }
 
     static Term put(Term in, String variable, Term value) {
-        return in instanceof Term.Sym sym && sym.name().equals(variable)
-                ? value
-                : in.of(in.parts().stream().map(p -> put(p, variable, value)).toList());
+        return in.replaced(t -> t instanceof Term.Sym sym && sym.name().equals(variable) ? value : null);
     }
 }

@@ -1,7 +1,9 @@
 package org.scholion.core.maths;
 
 import java.util.List;
+import java.util.function.Function;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.scholion.core.number.Fraction;
 
 /** An expression as it was written, nothing evaluated. */
@@ -169,6 +171,14 @@ public sealed interface Term {
 
     default Term minus(Term other) {
         return new Add(this, new Neg(other));
+    }
+
+    /** This term with parts of it replaced: what a change answers null for is looked into. */
+    default Term replaced(Function<Term, @Nullable Term> change) {
+        Term changed = change.apply(this);
+        return changed == null
+                ? of(parts().stream().map(p -> p.replaced(change)).toList())
+                : changed;
     }
 
     /** This term and all below it. */

@@ -72,7 +72,6 @@ final class Tokens {
             Map.entry("lbrack", "["),
             Map.entry("rbrack", "]"),
             Map.entry("mid", "|"),
-            Map.entry("degree", "°"),
             Map.entry("emptyset", "∅"),
             Map.entry("varnothing", "∅"),
             Map.entry("Rightarrow", "⇒"),

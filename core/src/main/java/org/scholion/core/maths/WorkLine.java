@@ -2,7 +2,6 @@ package org.scholion.core.maths;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.scholion.core.maths.Statement.Relation;
@@ -39,17 +38,16 @@ public record WorkLine(List<Statement> readings, boolean isCheck) {
      *
      * @throws Unreadable when it is neither mathematics nor a note
      */
-    public static WorkLine read(String typed, MathNames names) throws Unreadable {
-        String line = TICK.matcher(typed.strip()).replaceFirst("");
-        if (line.length() > 1_000) {
-            throw new Unreadable("it is longer than 1000 characters");
-        }
+    public static WorkLine read(String typed, MathNames names, Budget budget) throws Unreadable {
+        MathReader.refuseLong(typed);
+        // One space is as good as many, and keeps the patterns below from trying all of them.
+        String line = TICK.matcher(typed.strip().replaceAll("\\s+", " ")).replaceFirst("");
         boolean check = CHECK.matcher(line).matches();
         List<Statement> readings = new ArrayList<>();
         Unreadable first = null;
         for (String way : ways(line)) {
             try {
-                MathReader.readings(way, names).forEach(r -> unchained(r).ifPresent(readings::add));
+                MathReader.readings(way, names).forEach(r -> readings.add(unchained(r, budget)));
             } catch (Unreadable e) {
                 first = first == null ? e : first;
             }
@@ -100,9 +98,9 @@ public record WorkLine(List<Statement> readings, boolean isCheck) {
     }
 
     /** x = 4/2 = 2 is x = 2, when its numbers are equal; a chain of inequalities stays what it is. */
-    private static Optional<Statement> unchained(Statement s) {
+    private static Statement unchained(Statement s, Budget budget) {
         if (!(s instanceof Statement.And and) || and.all().size() < 2) {
-            return Optional.of(s);
+            return s;
         }
         List<Relation> chain = new ArrayList<>();
         for (Statement part : and.all()) {
@@ -110,7 +108,7 @@ public record WorkLine(List<Statement> readings, boolean isCheck) {
                     && r.sign() == Sign.EQUAL
                     && (chain.isEmpty() || chain.get(chain.size() - 1).right().equals(r.left()));
             if (!goesOn) {
-                return Optional.of(s);
+                return s;
             }
             chain.add((Relation) part);
         }
@@ -122,8 +120,8 @@ public record WorkLine(List<Statement> readings, boolean isCheck) {
         boolean equal = numbers
                 && chain.stream()
                         .skip(1)
-                        .allMatch(r -> Equality.of(r.left(), r.right()).isSame());
-        return Optional.of(equal ? new Relation(first.left(), Sign.EQUAL, last.right()) : s);
+                        .allMatch(r -> Equality.of(r.left(), r.right(), budget).isSame());
+        return equal ? new Relation(first.left(), Sign.EQUAL, last.right()) : s;
     }
 
     /** Whether a statement has no letters and is true: a check, once the end is reached. */

@@ -1,6 +1,7 @@
 package org.scholion.core.quantity;
 
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -42,7 +43,7 @@ public final class Unit {
 
     /** Every unit by its sign and by its names. */
     public static Map<String, Unit> known() {
-        return UnitNames.known();
+        return Collections.unmodifiableMap(UnitNames.known());
     }
 
     /** The names of units beside their signs, for teachers. */

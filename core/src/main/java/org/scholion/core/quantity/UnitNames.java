@@ -78,6 +78,17 @@ final class UnitNames {
         });
     }
 
+    private static final Map<String, Unit> KNOWN = new LinkedHashMap<>(UnitTable.all());
+
+    static {
+        SIGNS.forEach((name, sign) -> {
+            Unit unit = UnitTable.get(sign);
+            if (unit != null) {
+                KNOWN.put(name, unit);
+            }
+        });
+    }
+
     private UnitNames() {}
 
     /** The sign of a unit that is called so, in any case; null when nothing is. */
@@ -91,15 +102,9 @@ final class UnitNames {
         return QUOTIENTS.get(name.toLowerCase(Locale.ROOT));
     }
 
+    /** Every unit by its sign and by its names. */
     static Map<String, Unit> known() {
-        Map<String, Unit> known = new LinkedHashMap<>(UnitTable.all());
-        SIGNS.forEach((name, sign) -> {
-            Unit unit = UnitTable.get(sign);
-            if (unit != null) {
-                known.put(name, unit);
-            }
-        });
-        return known;
+        return KNOWN;
     }
 
     /** For teachers: each sign and its names as they stand above. */

@@ -13,6 +13,9 @@ import org.jspecify.annotations.Nullable;
 final class UnitReader {
     private static final int LONGEST = 60;
     private static final int MOST_WORDS = 12;
+    /** Letters without a sign can be taken apart in very many ways; a unit that is asked for is among the first. */
+    private static final int MOST_WAYS = 64;
+
     private static final Pattern WORD = Pattern.compile("(%|°?\\p{L}+|°)(?:\\^?(-?\\d{1,2}))?");
     private static final Pattern STEP = Pattern.compile("\\s*[·⋅*×]\\s*|\\s*/\\s*|\\s+");
 
@@ -170,6 +173,9 @@ final class UnitReader {
 
     /** Every way in which the letters of the factors can be two or three units without a sign; as they stand first. */
     private static void gather(List<Factor> factors, int i, @Nullable Unit so, List<Unit> all) {
+        if (all.size() >= MOST_WAYS) {
+            return;
+        }
         if (i == factors.size()) {
             if (so != null) {
                 all.add(so);

@@ -23,7 +23,7 @@ final class WorkingCourse {
     private final List<Statement> ends;
     private final boolean expression;
     private final boolean system;
-    private final Budget budget = Budget.usual();
+    private final Budget budget;
     private final List<Line> lines = new ArrayList<>();
 
     /** The last right line, and what is certain: without what squaring may have brought. */
@@ -41,9 +41,10 @@ final class WorkingCourse {
 
     private record Line(int number, String typed, WorkLine read) {}
 
-    WorkingCourse(WorkingItem item, Statement start, List<Statement> ends) {
+    WorkingCourse(WorkingItem item, Statement start, List<Statement> ends, Budget budget) {
         this.item = item;
         this.ends = ends;
+        this.budget = budget;
         this.last = start;
         this.certain = start;
         this.end = start;

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.scholion.core.answer.Answer;
 import org.scholion.core.item.WorkingItem;
+import org.scholion.core.maths.Budget;
 import org.scholion.core.maths.MathNames;
 import org.scholion.core.maths.Statement;
 import org.scholion.core.maths.Unreadable;
@@ -41,13 +42,14 @@ final class WorkingScorer implements Scorer {
         if (lines.size() > MOST_LINES || lines.stream().mapToInt(String::length).sum() > LONGEST) {
             return unreadable(lines.size(), "there are very many lines");
         }
-        WorkingCourse course = new WorkingCourse(item, start, ends);
+        Budget budget = Budget.usual();
+        WorkingCourse course = new WorkingCourse(item, start, ends, budget);
         for (int i = 0; i < lines.size(); i++) {
             if (lines.get(i).isBlank()) {
                 continue;
             }
             try {
-                course.put(i + 1, lines.get(i), WorkLine.read(lines.get(i), names));
+                course.put(i + 1, lines.get(i), WorkLine.read(lines.get(i), names, budget));
             } catch (Unreadable e) {
                 return unreadable(i + 1, e.why());
             }

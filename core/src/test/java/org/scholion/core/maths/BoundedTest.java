@@ -113,6 +113,10 @@ class BoundedTest {
                 .mapToObj(i -> "x^2+" + i + "=4+" + i + "+".repeat(30) + "0")
                 .toList();
         takesLittle("lines", () -> working.score(new Answer.Lines(many)));
+        List<String> hard = IntStream.range(0, 90)
+                .mapToObj(i -> "x=(√2+√3+√5+√7+√11+√13+√17)^40=(√2+√3+√5+√7+√11+√13+√19)^40=" + i)
+                .toList();
+        takesLittle("hard lines", () -> working.score(new Answer.Lines(hard)));
         takesLittle("one line", () -> working.score(new Answer.Lines(List.of("x+".repeat(500_000) + "1=0"))));
     }
 

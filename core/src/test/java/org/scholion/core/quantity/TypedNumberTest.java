@@ -209,6 +209,13 @@ class TypedNumberTest {
         assertThat(unit.convert(Fraction.ONE, expected)).isEqualTo(Fraction.exactly(factor));
     }
 
+    @Test
+    void a_unit_that_can_be_taken_apart_in_very_many_ways_takes_little() {
+        Unit expected = Unit.parse("kg").orElseThrow();
+        assertThat(Unit.parse("msms ".repeat(12).strip(), expected)).isEmpty();
+        assertThat(Unit.parse("msms ".repeat(12).strip())).isEmpty();
+    }
+
     @ParameterizedTest
     @CsvSource({
         "12 min 30 s, min, 12.5, 12 min 30 s",
