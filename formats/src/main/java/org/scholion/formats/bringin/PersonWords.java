@@ -20,6 +20,11 @@ public final class PersonWords {
 
     private PersonWords() {}
 
+    /** A name as it is kept: composed letters, one blank between words. */
+    public static String tidy(String text) {
+        return Normalizer.normalize(text, Normalizer.Form.NFC).strip().replaceAll("\\s+", " ");
+    }
+
     public static Optional<String> name(String text) {
         if (text.isBlank()) {
             return Optional.of("is empty");
@@ -40,7 +45,7 @@ public final class PersonWords {
                 : Optional.empty();
     }
 
-    static Optional<String> number(String text) {
+    public static Optional<String> number(String text) {
         if (text.isBlank()) {
             return Optional.of("is empty");
         }
@@ -49,7 +54,7 @@ public final class PersonWords {
                 : Optional.empty();
     }
 
-    static Optional<String> email(String text) {
+    public static Optional<String> email(String text) {
         return text.isBlank()
                         || text.length() <= LONGEST_EMAIL && EMAIL.matcher(text).matches()
                 ? Optional.empty()

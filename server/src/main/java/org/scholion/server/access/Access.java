@@ -126,6 +126,22 @@ public class Access {
                         + " where f.id = :id and p.id = :me and f.deletedAt is not null",
                 Me.Role.TEACHER,
                 Me.Role.ADMIN),
+        /** Change somebody of one's school. */
+        MANAGE_PERSON(
+                "select 1 from Person p join Person m on m.school = p.school where p.id = :id and m.id = :me",
+                Me.Role.ADMIN),
+        /** Help a student of one's courses to sign in. */
+        HELP_STUDENT(
+                "select 1 from Enrolment e join Section s on s.id = e.section"
+                        + " join CourseTeacher t on t.course = s.course where e.student = :id and t.person = :me",
+                Me.Role.TEACHER),
+        /** Change a course itself, its sections, teachers and rosters. */
+        MANAGE_COURSE(
+                "select 1 from Course c join Person m on m.school = c.school left join CourseTeacher t"
+                        + " on t.course = c.id and t.person = m.id"
+                        + " where c.id = :id and m.id = :me and (m.role = ADMIN or t.person is not null)",
+                Me.Role.TEACHER,
+                Me.Role.ADMIN),
         /** See the people of one's school; the object is the school. */
         SEE_PEOPLE("select 1 from Person where school = :id and id = :me", Me.Role.ADMIN);
 

@@ -161,6 +161,12 @@ public class Taking {
             return existing;
         }
         SittingRow sitting = sittings.requireAsItStays(sittingId);
+        UUID before =
+                attempts.find(sitting.assessment, sitting.section, me.id()).orElse(null);
+        if (before != null) {
+            // Begun in the section that they were in before: one attempt an assessment, wherever one moves.
+            return before;
+        }
         Instant now = clock.instant();
         if (!sitting.isOpen(now)) {
             throw Refused.conflict(

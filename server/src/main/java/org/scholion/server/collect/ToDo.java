@@ -47,7 +47,7 @@ class ToDo {
                         select s.id, x.id, a.title, c.title, s.opensAt, s.closesAt, s.minutes, x.handedInAt
                         from SittingRow s join Enrolment e on e.section = s.section and e.student = :me
                         join AssessmentRow a on a.id = s.assessment join Course c on c.id = a.course
-                        left join AttemptRow x on x.sitting = s.id and x.student = :me
+                        left join AttemptRow x on x.assessment = s.assessment and x.section = s.section and x.student = :me
                         where s.closesAt > :since or x.handedInAt is null
                         order by s.closesAt""", Given.class)
                 .setParameter("me", me.id())

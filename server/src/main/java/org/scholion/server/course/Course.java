@@ -3,6 +3,8 @@ package org.scholion.server.course;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
+import jakarta.persistence.Version;
+import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -21,6 +23,16 @@ class Course {
     @Column(name = "framework_id")
     @Nullable
     UUID framework;
+
+    /** Such as {@code Autumn 2026}; may be empty. */
+    String term = "";
+
+    @Column(name = "archived_at")
+    @Nullable
+    Instant archivedAt;
+
+    @Version
+    int revision;
 
     @SuppressWarnings("NullAway.Init")
     protected Course() {}

@@ -27,16 +27,38 @@ public class Courses {
         this.ids = ids;
     }
 
-    public record CourseLine(UUID id, String title, int sections, int students) {}
+    /** @param teachers their names, joined */
+    public record CourseLine(
+            UUID id, String title, String term, boolean archived, int sections, int students, String teachers) {}
 
     public record SectionLine(
             UUID id, String name, @Nullable String teacher, int students) {}
 
+    /** @param hasPassword whether they can sign in already */
     public record StudentLine(
-            UUID id, String given, String family, @Nullable String number, UUID section) {}
+            UUID id,
+            String given,
+            String family,
+            @Nullable String number,
+            UUID section,
+            String username,
+            boolean hasPassword) {}
+
+    public record TeacherLine(UUID id, String name) {}
+
+    public record UnitLine(UUID id, String title) {}
 
     public record CourseView(
-            UUID id, String title, @Nullable UUID framework, List<SectionLine> sections, List<StudentLine> students) {}
+            UUID id,
+            String title,
+            String term,
+            boolean archived,
+            int revision,
+            @Nullable UUID framework,
+            List<SectionLine> sections,
+            List<StudentLine> students,
+            List<TeacherLine> teachers,
+            List<UnitLine> units) {}
 
     @Transactional
     public UUID add(UUID school, String title, @Nullable UUID framework, List<UUID> teachers) {
@@ -77,29 +99,83 @@ public class Courses {
                 .executeUpdate();
     }
 
+    /** Off the roster of a section. */
+    @Transactional
+    void unenrol(UUID section, UUID student) {
+        entities.createQuery("delete from Enrolment where section = :section and student = :student")
+                .setParameter("section", section)
+                .setParameter("student", student)
+                .executeUpdate();
+    }
+
+    /** Whether somebody is on the section's roster, or something was given out to it. */
+    @Transactional(readOnly = true)
+    boolean isUsed(UUID section) {
+        return entities.createQuery("""
+                        select exists (select 1 from Enrolment e where e.section = :section)
+                          or exists (select 1 from SittingRow g where g.section = :section)
+                          or exists (select 1 from AttemptRow x where x.section = :section)""", Boolean.class)
+                .setParameter("section", section)
+                .getSingleResult();
+    }
+
+    /** A teacher's own courses, an administrator's school's; those that are archived last. */
     @Transactional(readOnly = true)
     public List<CourseLine> list(Me me) {
         return entities.createQuery("""
-                        select c.id, c.title, cast(count(distinct s.id) as Integer), cast(count(distinct e.student) as Integer)
-                        from Course c join CourseTeacher t on t.course = c.id and t.person = :me
-                        left join Section s on s.course = c.id left join Enrolment e on e.section = s.id
-                        group by c.id, c.title order by c.title""", CourseLine.class)
+                        select c.id, c.title, c.term, c.archivedAt is not null,
+                               cast((select count(*) from Section s where s.course = c.id) as Integer),
+                               cast((select count(distinct e.student) from Enrolment e
+                                     join Section s on s.id = e.section where s.course = c.id) as Integer),
+                               coalesce((select listagg(p.name, ', ') within group (order by p.family)
+                                 from CourseTeacher t join Person p on p.id = t.person where t.course = c.id), '')
+                        from Course c where c.school = :school and (:all or exists (
+                          select 1 from CourseTeacher t where t.course = c.id and t.person = :me))
+                        order by case when c.archivedAt is null then 0 else 1 end, c.title, c.id""", CourseLine.class)
+                .setParameter("school", me.school())
+                .setParameter("all", me.is(Me.Role.ADMIN))
                 .setParameter("me", me.id())
                 .getResultList();
     }
 
     @Transactional(readOnly = true)
     public CourseView see(Me me, UUID course) {
-        access.require(me, Access.Action.SEE_COURSE, course);
-        List<SectionLine> sections = sections(course);
+        access.require(me, Access.Action.MANAGE_COURSE, course);
         List<StudentLine> students = entities.createQuery("""
-                        select p.id, p.given, p.family, p.number, e.section from Enrolment e
-                        join Section s on s.id = e.section join Person p on p.id = e.student
+                        select p.id, p.given, p.family, p.number, e.section, p.username, p.password is not null
+                        from Enrolment e join Section s on s.id = e.section join Person p on p.id = e.student
                         where s.course = :course order by p.family, p.given""", StudentLine.class)
                 .setParameter("course", course)
                 .getResultList();
         Course found = entities.find(Course.class, course);
-        return new CourseView(course, found.title, found.framework, sections, students);
+        return new CourseView(
+                course,
+                found.title,
+                found.term,
+                found.archivedAt != null,
+                found.revision,
+                found.framework,
+                sections(course),
+                students,
+                teachers(course),
+                units(course));
+    }
+
+    private List<TeacherLine> teachers(UUID course) {
+        return entities.createQuery("""
+                        select p.id, p.name from CourseTeacher t join Person p on p.id = t.person
+                        where t.course = :course order by p.family, p.given""", TeacherLine.class)
+                .setParameter("course", course)
+                .getResultList();
+    }
+
+    /** The topics of a course, in its order. */
+    @Transactional(readOnly = true)
+    public List<UnitLine> units(UUID course) {
+        return entities.createQuery(
+                        "select u.id, u.title from Unit u where u.course = :course order by u.place", UnitLine.class)
+                .setParameter("course", course)
+                .getResultList();
     }
 
     /** The sections of a course, by name. */

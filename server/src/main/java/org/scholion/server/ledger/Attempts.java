@@ -194,6 +194,33 @@ public class Attempts {
                 .findFirst();
     }
 
+    /** A student's attempt at an assessment in a section, whichever sitting it was begun in. */
+    @Transactional(readOnly = true)
+    public Optional<UUID> find(UUID assessment, UUID section, UUID student) {
+        return entities.createQuery(
+                        "select id from AttemptRow where assessment = :assessment and section = :section"
+                                + " and student = :student order by number desc",
+                        UUID.class)
+                .setParameter("assessment", assessment)
+                .setParameter("section", section)
+                .setParameter("student", student)
+                .setMaxResults(1)
+                .getResultStream()
+                .findFirst();
+    }
+
+    /** A student moves to another section: their attempts go along. */
+    @Transactional
+    public void move(UUID student, UUID from, UUID to) {
+        entities.createQuery("update AttemptRow a set a.section = :to where a.student = :student and a.section = :from"
+                        + " and not exists (select 1 from AttemptRow o where o.assessment = a.assessment"
+                        + " and o.student = a.student and o.section = :to)")
+                .setParameter("to", to)
+                .setParameter("from", from)
+                .setParameter("student", student)
+                .executeUpdate();
+    }
+
     /** Writes the responses of an attempt, once and for ever, and marks it as handed in; false when it already was. */
     @Transactional(propagation = Propagation.MANDATORY)
     public boolean handIn(Attempt attempt, Map<String, JsonNode> answers, Instant at) {

@@ -55,6 +55,8 @@ public class People {
 
         List<Person> findBySchoolOrderByFamilyAscGivenAsc(UUID school);
 
+        List<Person> findBySchoolAndIdInAndDisabledAtIsNullOrderByFamilyAscGivenAsc(UUID school, Collection<UUID> ids);
+
         @Query("select p from Person p join School s on s.id = p.school where p.id = :id and s.madeUp")
         Optional<Person> findMadeUp(@Param("id") UUID id);
     }
@@ -75,7 +77,25 @@ public class People {
             String given,
             String family,
             @Nullable String number,
-            @Nullable String email) {}
+            @Nullable String email,
+            String username,
+            boolean hasPassword,
+            boolean disabled,
+            int revision) {
+        private static PersonLine of(Person p) {
+            return new PersonLine(
+                    p.id,
+                    p.role,
+                    p.given,
+                    p.family,
+                    p.number,
+                    p.email,
+                    p.username,
+                    p.password != null,
+                    p.disabledAt != null,
+                    p.revision);
+        }
+    }
 
     /** Somebody of the made-up school, as the sign-in page lists them. */
     public record DemoPerson(UUID id, Me.Role role, String name, String about) {}
@@ -98,12 +118,13 @@ public class People {
 
     /** A student of a roster: a name to sign in with is made from their own, since an address is not theirs to give. */
     @Transactional
-    public Me addStudent(UUID school, String given, String family, String number, @Nullable String email) {
-        String username = freeUsername(SignInName.of(given, family, number));
+    public Me addStudent(UUID school, String given, String family, @Nullable String number, @Nullable String email) {
+        String username = freeUsername(SignInName.of(given, family, Objects.requireNonNullElse(number, "")));
         return add(school, new NewPerson(Me.Role.STUDENT, given, family, number, email, username), null);
     }
 
-    private String freeUsername(String wanted) {
+    /** This name to sign in with, or the next of its kind that nobody has. */
+    String freeUsername(String wanted) {
         String free = wanted;
         for (int n = 2; repository.findByUsernameIgnoreCase(free).isPresent(); n++) {
             free = wanted + n;
@@ -151,8 +172,23 @@ public class People {
     public List<PersonLine> list(Me me) {
         access.require(me, Access.Action.SEE_PEOPLE, me.school());
         return repository.findBySchoolOrderByFamilyAscGivenAsc(me.school()).stream()
-                .map(p -> new PersonLine(p.id, p.role, p.given, p.family, p.number, p.email))
+                .map(PersonLine::of)
                 .toList();
+    }
+
+    @Transactional(readOnly = true)
+    PersonLine line(UUID person) {
+        return repository.findById(person).map(PersonLine::of).orElseThrow(Refused::notFound);
+    }
+
+    /** Those of these who are of the school and may sign in, by name. */
+    List<Person> enabled(UUID school, Collection<UUID> persons) {
+        return repository.findBySchoolAndIdInAndDisabledAtIsNullOrderByFamilyAscGivenAsc(school, persons);
+    }
+
+    /** Whose name to sign in with this is. */
+    Optional<UUID> idOf(String username) {
+        return repository.findByUsernameIgnoreCase(username.strip()).map(p -> p.id);
     }
 
     /** The person whose password this is; checking takes as long for an unknown name, and for one without a password. */
@@ -160,7 +196,8 @@ public class People {
         // No connection is held while the hash takes its time.
         Optional<Person> found = repository.findByUsernameIgnoreCase(username.strip());
         String hash = found.map(p -> p.password).orElse(NOBODY);
-        return passwords.matches(password, hash) ? found.map(Person::me) : Optional.empty();
+        boolean right = passwords.matches(password, hash);
+        return found.filter(p -> right && p.disabledAt == null).map(Person::me);
     }
 
     /** Whose name to sign in with this is; null when it is nobody's. */

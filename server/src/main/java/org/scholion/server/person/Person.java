@@ -5,6 +5,8 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
+import jakarta.persistence.Version;
+import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.Formula;
 import org.jspecify.annotations.Nullable;
@@ -40,8 +42,21 @@ class Person {
     @Nullable
     String password;
 
+    /** Since when nobody can sign in as this person, however right the password. */
+    @Column(name = "disabled_at")
+    @Nullable
+    Instant disabledAt;
+
+    @Version
+    int revision;
+
     @SuppressWarnings("NullAway.Init")
     Person() {}
+
+    /** As they are called, also of one who was made just now. */
+    String name() {
+        return given + " " + family;
+    }
 
     Me me() {
         return new Me(id, school, role, given, family);

@@ -24,6 +24,20 @@ class School {
     @Column(name = "made_up")
     boolean madeUp;
 
+    String language = "en";
+
+    /** One to three letters that stand for the school on its students' pages. */
+    String sign = "";
+
+    /** The one colour of its students' pages, as {@code #1f4e5f}; empty for none of its own. */
+    String accent = "";
+
+    @Column(name = "teachers_make_courses")
+    boolean teachersMakeCourses = true;
+
+    @Column(name = "teachers_share")
+    boolean teachersShare = true;
+
     /** For Hibernate. */
     @SuppressWarnings("NullAway.Init")
     protected School() {}

@@ -18,19 +18,22 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api")
 class SchoolController {
-    private final People people;
     private final Schools schools;
     private final SignIn signIn;
 
-    SchoolController(People people, Schools schools, SignIn signIn) {
-        this.people = people;
+    SchoolController(Schools schools, SignIn signIn) {
         this.schools = schools;
         this.signIn = signIn;
     }
 
-    @GetMapping("/people")
-    List<People.PersonLine> people(@AuthenticationPrincipal Me me) {
-        return people.list(me);
+    @GetMapping("/school")
+    Schools.Settings settings(@AuthenticationPrincipal Me me) {
+        return schools.settings(me);
+    }
+
+    @PutMapping("/school")
+    Schools.Settings set(@AuthenticationPrincipal Me me, @RequestBody Schools.Settings wanted) {
+        return schools.set(me, wanted);
     }
 
     @GetMapping("/school/limits")

@@ -1,7 +1,11 @@
 package org.scholion.server.person;
 
+import jakarta.persistence.EntityManager;
+import java.util.Locale;
 import java.util.UUID;
+import org.scholion.formats.json.Texts;
 import org.scholion.server.access.Access;
+import org.scholion.server.platform.Deeds;
 import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
@@ -14,13 +18,18 @@ import org.springframework.transaction.annotation.Transactional;
 public class Schools {
     private static final int MOST_IDLE_MINUTES = 1_440;
     private static final int MOST_HOURS = 720;
+    private static final long BEGINNING = 0x5C40_0B16L;
 
     private final Repository repository;
+    private final EntityManager entities;
     private final Access access;
+    private final Deeds deeds;
 
-    Schools(Repository repository, Access access) {
+    Schools(Repository repository, EntityManager entities, Access access, Deeds deeds) {
         this.repository = repository;
+        this.entities = entities;
         this.access = access;
+        this.deeds = deeds;
     }
 
     interface Repository extends JpaRepository<School, UUID> {
@@ -51,6 +60,103 @@ public class Schools {
     @Transactional(readOnly = true)
     public String zone(UUID school) {
         return repository.findById(school).map(s -> s.zone).orElse("UTC");
+    }
+
+    /** Until the transaction ends, nobody else begins a school. */
+    void alone() {
+        entities.createNativeQuery("select cast(pg_advisory_xact_lock(:lock) as text)")
+                .setParameter("lock", BEGINNING)
+                .getSingleResult();
+    }
+
+    void setLanguage(UUID school, String language) {
+        find(school).language = language(language);
+    }
+
+    private School find(UUID school) {
+        return repository.findById(school).orElseThrow(Refused::notFound);
+    }
+
+    private static String language(String tag) {
+        Locale locale = Locale.forLanguageTag(tag);
+        if (locale.getLanguage().isEmpty()) {
+            throw Refused.invalid("language", "“" + tag + "” is no language; write its code, such as en or nb");
+        }
+        return locale.toLanguageTag();
+    }
+
+    /** How a school looks to its people. */
+    record Look(String name, String zone, String sign, String accent) {
+        private static String sign(String text) {
+            String sign = Texts.printable(text).strip();
+            if (sign.codePointCount(0, sign.length()) > 3) {
+                throw Refused.invalid("sign", "a sign has at most three letters");
+            }
+            return sign;
+        }
+    }
+
+    @Transactional(readOnly = true)
+    Look look(UUID school) {
+        School row = find(school);
+        return new Look(row.name, row.zone, row.sign, row.accent);
+    }
+
+    /**
+     * What an administrator sets for the school.
+     *
+     * @param language of its papers, as a tag such as {@code en}
+     * @param sign one to three letters; may be empty
+     * @param accent a colour as {@code #1f4e5f} that can be read on white; may be empty
+     * @param teachersMakeCourses whether teachers begin courses of their own
+     * @param teachersShare whether teachers share keys, items and rubrics with colleagues
+     */
+    public record Settings(
+            String name,
+            String zone,
+            String language,
+            String sign,
+            String accent,
+            boolean teachersMakeCourses,
+            boolean teachersShare) {}
+
+    @Transactional(readOnly = true)
+    Settings settings(Me me) {
+        access.require(me, Access.Action.SEE_PEOPLE, me.school());
+        return settings(find(me.school()));
+    }
+
+    private static Settings settings(School s) {
+        return new Settings(s.name, s.zone, s.language, s.sign, s.accent, s.teachersMakeCourses, s.teachersShare);
+    }
+
+    @Transactional
+    Settings set(Me me, Settings wanted) {
+        access.require(me, Access.Action.SEE_PEOPLE, me.school());
+        School school = find(me.school());
+        school.name = Lengths.name("name", wanted.name());
+        school.zone = Beginning.zone(wanted.zone());
+        school.language = language(wanted.language());
+        school.sign = Look.sign(wanted.sign());
+        school.accent = Accent.checked(wanted.accent());
+        school.teachersMakeCourses = wanted.teachersMakeCourses();
+        school.teachersShare = wanted.teachersShare();
+        deeds.note(me, Deeds.What.SCHOOL_CHANGED, me.school(), school.name);
+        return settings(school);
+    }
+
+    @Transactional(readOnly = true)
+    public boolean teachersMakeCourses(UUID school) {
+        return find(school).teachersMakeCourses;
+    }
+
+    /** Goes on only where the school lets its teachers share. */
+    @Transactional(readOnly = true)
+    public void requireSharing(UUID school) {
+        if (!find(school).teachersShare) {
+            throw Refused.conflict(
+                    "no-sharing", "Your school does not let teachers share. Ask an administrator to allow it.");
+        }
     }
 
     @Transactional(readOnly = true)

@@ -32,18 +32,36 @@ class SessionController {
     private final SignedIn signedIn;
     private final People people;
     private final Schools schools;
+    private final WaysIn waysIn;
+    private final Beginning beginning;
     private final boolean demo;
 
     SessionController(
-            SignIn signIn, SignedIn signedIn, People people, Schools schools, @Value("${scholion.demo}") boolean demo) {
+            SignIn signIn,
+            SignedIn signedIn,
+            People people,
+            Schools schools,
+            WaysIn waysIn,
+            Beginning beginning,
+            @Value("${scholion.demo}") boolean demo) {
         this.signIn = signIn;
         this.signedIn = signedIn;
         this.people = people;
         this.schools = schools;
+        this.waysIn = waysIn;
+        this.beginning = beginning;
         this.demo = demo;
     }
 
     record Credentials(String username, String password) {}
+
+    /** @param code from a slip */
+    record CodeAndPassword(String username, String code, String password) {}
+
+    /** @param word from a link, behind its {@code #} */
+    record Word(String word) {}
+
+    record WordAndPassword(String word, String password) {}
 
     record DemoChoice(UUID person) {}
 
@@ -51,17 +69,30 @@ class SessionController {
      * Who is signed in; nobody when id is null.
      *
      * @param zone the school's zone, such as {@code Europe/London}: all times are told in it
+     * @param sign one to three letters that stand for the school; may be empty
+     * @param accent the colour of its students' pages; may be empty
+     * @param hasSchool whether there is a school at all to sign in to
      */
-    record Session(@Nullable UUID id, Me.@Nullable Role role, String name, String school, String zone, boolean demo) {}
+    record Session(
+            @Nullable UUID id,
+            Me.@Nullable Role role,
+            String name,
+            String school,
+            String zone,
+            String sign,
+            String accent,
+            boolean hasSchool,
+            boolean demo) {}
 
     @GetMapping("/session")
     Session session(@AuthenticationPrincipal @Nullable Me me) {
-        return me == null ? new Session(null, null, "", "", "", isDemo()) : of(me);
+        return me == null ? new Session(null, null, "", "", "", "", "", schools.isThereAny(), isDemo()) : of(me);
     }
 
     private Session of(Me me) {
+        Schools.Look look = schools.look(me.school());
         return new Session(
-                me.id(), me.role(), me.name(), schools.name(me.school()), schools.zone(me.school()), isDemo());
+                me.id(), me.role(), me.name(), look.name(), look.zone(), look.sign(), look.accent(), true, isDemo());
     }
 
     private boolean isDemo() {
@@ -73,6 +104,34 @@ class SessionController {
         String name = Lengths.atMost("username", given.username(), LONGEST_NAME);
         String password = Lengths.atMost("password", given.password(), LONGEST_PASSWORD);
         return signIn.check(name, password, request.getRemoteAddr()).thenApply(me -> enter(me, request));
+    }
+
+    /** Chooses a password with a code from a slip, and signs in. */
+    @PostMapping("/session/code")
+    CompletableFuture<ResponseEntity<Session>> chooseWithCode(
+            @RequestBody CodeAndPassword given, HttpServletRequest request) {
+        String name = Lengths.atMost("username", given.username(), LONGEST_NAME);
+        String code = Lengths.atMost("code", given.code(), LONGEST_NAME);
+        return signIn.choose(name, code, given.password(), request.getRemoteAddr())
+                .thenApply(me -> enter(me, request));
+    }
+
+    /** Whom a link is for. */
+    @PostMapping("/way-in/look")
+    WaysIn.Invited look(@RequestBody Word word) {
+        return waysIn.look(Lengths.atMost("word", word.word(), LONGEST_PASSWORD));
+    }
+
+    /** Chooses a password through a link, and signs in. */
+    @PostMapping("/way-in")
+    ResponseEntity<Session> chooseWithLink(@RequestBody WordAndPassword given, HttpServletRequest request) {
+        return enter(waysIn.enter(Lengths.atMost("word", given.word(), LONGEST_PASSWORD), given.password()), request);
+    }
+
+    /** Begins a school where there is none, through the link that the first start printed. */
+    @PostMapping("/beginning")
+    ResponseEntity<Session> begin(@RequestBody Beginning.Begun wanted, HttpServletRequest request) {
+        return enter(beginning.begin(wanted), request);
     }
 
     /** @param everywhere in every browser, not only in this one */

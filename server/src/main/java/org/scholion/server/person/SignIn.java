@@ -14,6 +14,7 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Function;
 import org.scholion.server.access.Access;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
@@ -40,6 +41,7 @@ class SignIn {
     private static final int MOST_WAITING = 2_000;
 
     private final People people;
+    private final WaysIn waysIn;
     private final EntityManager entities;
     private final TransactionTemplate transaction;
     private final Access access;
@@ -51,8 +53,15 @@ class SignIn {
                 return thread;
             });
 
-    SignIn(People people, EntityManager entities, TransactionTemplate transaction, Access access, Clock clock) {
+    SignIn(
+            People people,
+            WaysIn waysIn,
+            EntityManager entities,
+            TransactionTemplate transaction,
+            Access access,
+            Clock clock) {
         this.people = people;
+        this.waysIn = waysIn;
         this.entities = entities;
         this.transaction = transaction;
         this.access = access;
@@ -66,6 +75,21 @@ class SignIn {
 
     /** Who it is, once its turn has come; no thread waits meanwhile. */
     CompletableFuture<Me> check(String username, String password, String address) {
+        return inTurn(username, address, key -> now(key, password));
+    }
+
+    /** Chooses a password with a code from a slip; a wrong code waits as a wrong password does. */
+    CompletableFuture<Me> choose(String username, String code, String password, String address) {
+        return inTurn(username, address, key -> {
+            UUID person =
+                    people.idOf(key.name()).filter(p -> waysIn.isCode(p, code)).orElseThrow(WaysIn::used);
+            Me me = waysIn.enter(person, code, password);
+            forget(key.name(), key.address());
+            return me;
+        });
+    }
+
+    private CompletableFuture<Me> inTurn(String username, String address, Function<SignInTry.Key, Me> work) {
         String name = username.strip().toLowerCase(Locale.ROOT);
         SignInTry.Key key = new SignInTry.Key(name, address);
         Duration wait = reserve(key);
@@ -74,7 +98,7 @@ class SignIn {
             throw tooMany(wait);
         }
         try {
-            return CompletableFuture.supplyAsync(() -> now(key, password), later(wait));
+            return CompletableFuture.supplyAsync(() -> work.apply(key), later(wait));
         } catch (RejectedExecutionException e) {
             throw tooMany(LONGEST_STEP);
         }
@@ -97,6 +121,11 @@ class SignIn {
 
     private Me now(SignInTry.Key key, String password) {
         Me me = people.check(key.name(), password).orElseThrow(() -> {
+            if (people.idOf(key.name()).filter(p -> waysIn.isCode(p, password)).isPresent()) {
+                forget(key.name(), key.address());
+                return Refused.conflict(
+                        "choose-password", "This code lets you in once. Choose a password of your own now.");
+            }
             Watched.note(Watched.What.WRONG_PASSWORD, people.named(key.name()), null);
             return new Refused(
                     HttpStatus.UNAUTHORIZED,

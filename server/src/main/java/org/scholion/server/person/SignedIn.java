@@ -44,7 +44,7 @@ class SignedIn implements SecurityContextRepository, SignIns {
 
     private static final String FACTS = "select p.id, p.school, p.role, p.given, p.family, i.madeAt, i.seenAt,"
             + " s.idleMinutes, s.sessionHours from SignInRow i join Person p on p.id = i.person"
-            + " join School s on s.id = p.school where i.token ";
+            + " join School s on s.id = p.school where p.disabledAt is null and i.token ";
 
     private final EntityManager entities;
     private final SessionFactory sessions;
@@ -202,7 +202,7 @@ class SignedIn implements SecurityContextRepository, SignIns {
                 .createQuery(
                         "select i.token, i.madeAt, i.seenAt, s.idleMinutes, s.sessionHours from SignInRow i"
                                 + " join Person p on p.id = i.person join School s on s.id = p.school"
-                                + " where i.token in (:tokens)",
+                                + " where p.disabledAt is null and i.token in (:tokens)",
                         StreamFacts.class)
                 .setParameter("tokens", hashes)
                 .getResultList()

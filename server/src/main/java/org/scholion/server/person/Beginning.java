@@ -1,0 +1,106 @@
+package org.scholion.server.person;
+
+import java.time.DateTimeException;
+import java.time.ZoneId;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.server.platform.Deeds;
+import org.scholion.server.platform.Ids;
+import org.scholion.server.platform.Lengths;
+import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Refused;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The first start on an empty database: a link on the terminal, behind it the school and its first administrator. */
+@Service
+class Beginning {
+    private static final Logger LOG = LoggerFactory.getLogger(Beginning.class);
+
+    private final Schools schools;
+    private final Register register;
+    private final WaysIn waysIn;
+    private final PasswordEncoder passwords;
+    private final Deeds deeds;
+    private final Ids ids;
+    private final String address;
+    private final boolean offers;
+
+    Beginning(
+            Schools schools,
+            Register register,
+            WaysIn waysIn,
+            PasswordEncoder passwords,
+            Deeds deeds,
+            Ids ids,
+            @Value("${scholion.url}") String address,
+            @Value("${scholion.demo}") boolean demo,
+            @Value("${scholion.check:false}") boolean checks,
+            @Value("${scholion.person:}") String command) {
+        this.schools = schools;
+        this.register = register;
+        this.waysIn = waysIn;
+        this.passwords = passwords;
+        this.deeds = deeds;
+        this.ids = ids;
+        this.address = address;
+        this.offers = !demo && !checks && command.isEmpty();
+    }
+
+    /** What is needed to begin. */
+    record Begun(
+            String word,
+            String school,
+            String zone,
+            String language,
+            String given,
+            String family,
+            @Nullable String email,
+            String username,
+            String password) {}
+
+    @EventListener(ApplicationReadyEvent.class)
+    @Order(1)
+    void offer() {
+        if (offers && !schools.isThereAny()) {
+            LOG.info("There is no school here yet. Begin it, within 7 days: {}/begin#{}", address, waysIn.begin());
+        }
+    }
+
+    /** Makes the school and its first administrator, once. */
+    @Transactional
+    public Me begin(Begun wanted) {
+        schools.alone();
+        if (schools.isThereAny() || !waysIn.canBegin(wanted.word())) {
+            throw WaysIn.used();
+        }
+        UUID school = ids.next();
+        String name = Lengths.name("school", wanted.school());
+        schools.add(school, name, zone(wanted.zone()), false);
+        schools.setLanguage(school, wanted.language());
+        String password = Passwords.checked(wanted.password(), wanted.username());
+        Me me = register.first(
+                school,
+                new People.NewPerson(
+                        Me.Role.ADMIN, wanted.given(), wanted.family(), null, wanted.email(), wanted.username()),
+                java.util.Objects.requireNonNull(passwords.encode(password)));
+        waysIn.begun();
+        deeds.note(me, Deeds.What.SCHOOL_BEGUN, school, name);
+        return me;
+    }
+
+    static String zone(String zone) {
+        try {
+            return ZoneId.of(zone).getId();
+        } catch (DateTimeException e) {
+            throw Refused.invalid("zone", "“" + zone + "” is no time zone; choose one such as Europe/London");
+        }
+    }
+}

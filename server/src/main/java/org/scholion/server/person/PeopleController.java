@@ -1,0 +1,73 @@
+package org.scholion.server.person;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.scholion.server.platform.Me;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What an administrator does with people. */
+@RestController
+@RequestMapping("/api/people")
+class PeopleController {
+    private final People people;
+    private final Register register;
+    private final Invitations invitations;
+
+    PeopleController(People people, Register register, Invitations invitations) {
+        this.people = people;
+        this.register = register;
+        this.invitations = invitations;
+    }
+
+    record Disabling(boolean disabled) {}
+
+    record Chosen(List<UUID> people) {}
+
+    /** @param link the whole address, to be given to nobody else */
+    record Link(String link, Instant until) {}
+
+    @GetMapping
+    List<People.PersonLine> people(@AuthenticationPrincipal Me me) {
+        return people.list(me);
+    }
+
+    @PostMapping
+    @ResponseStatus(HttpStatus.CREATED)
+    People.PersonLine add(@AuthenticationPrincipal Me me, @RequestBody Register.Entry wanted) {
+        return register.add(me, wanted);
+    }
+
+    @PutMapping("/{person}")
+    People.PersonLine change(
+            @AuthenticationPrincipal Me me, @PathVariable UUID person, @RequestBody Register.Entry wanted) {
+        return register.change(me, person, wanted);
+    }
+
+    @PutMapping("/{person}/disabled")
+    People.PersonLine disable(
+            @AuthenticationPrincipal Me me, @PathVariable UUID person, @RequestBody Disabling wanted) {
+        return register.disable(me, person, wanted.disabled());
+    }
+
+    /** A link by which one person chooses a password. */
+    @PostMapping("/{person}/link")
+    Link link(@AuthenticationPrincipal Me me, @PathVariable UUID person) {
+        return invitations.link(me, person);
+    }
+
+    /** Codes to print, a slip a person. */
+    @PostMapping("/codes")
+    List<WaysIn.Slip> codes(@AuthenticationPrincipal Me me, @RequestBody Chosen chosen) {
+        return invitations.codes(me, chosen.people());
+    }
+}
