@@ -7,6 +7,8 @@ import { NotHere, NotLoaded } from "./parts/NotHere";
 import { PageWatch } from "./parts/PageWatch";
 import { Loaded } from "./parts/States";
 import { Account } from "./places/person/Account";
+import { Begin } from "./places/person/Begin";
+import { Enter } from "./places/person/Enter";
 import { SignIn } from "./places/person/SignIn";
 import { SignInAgain } from "./places/person/SignInAgain";
 import { Result } from "./places/student/Result";
@@ -22,6 +24,8 @@ const staff = (name: keyof typeof import("./staff")) =>
 const Desk = staff("Desk");
 const Courses = staff("Courses");
 const Course = staff("Course");
+const Roster = staff("Roster");
+const RosterIn = staff("RosterIn");
 const GradebookHome = staff("GradebookHome");
 const Gradebook = staff("Gradebook");
 const Queries = staff("Queries");
@@ -33,7 +37,8 @@ const Read = staff("Read");
 const Examine = staff("Examine");
 const HandBack = staff("HandBack");
 const People = staff("People");
-const School = lazy(() => import("./staff").then((m) => ({ default: m.School })));
+const School = staff("School");
+const SchoolRecord = staff("SchoolRecord");
 
 // What only some pages need comes when it is needed, so that the first page is there at once.
 const Key = lazy(() => import("./stops/key/Key").then((m) => ({ default: m.Key })));
@@ -58,6 +63,8 @@ const STAFF = [
   { path: "desk", element: later(<Desk />) },
   { path: "courses", element: later(<Courses />) },
   { path: "courses/:course", element: later(<Course />) },
+  { path: "courses/:course/roster", element: later(<Roster />) },
+  { path: "courses/:course/roster-in", element: later(<RosterIn />) },
   { path: "standards", element: later(<Standards />) },
   { path: "standards/:framework", element: later(<Standards />) },
   { path: "standards/:framework/from/:older", element: later(<CrosswalkPage />) },
@@ -88,6 +95,12 @@ const STUDENT = [
 ];
 const ADMIN = [
   { path: "people", element: later(<People />) },
+  { path: "courses", element: later(<Courses />) },
+  { path: "courses/:course", element: later(<Course />) },
+  { path: "courses/:course/roster", element: later(<Roster />) },
+  { path: "courses/:course/roster-in", element: later(<RosterIn />) },
+  { path: "school", element: later(<School />) },
+  { path: "record", element: later(<SchoolRecord />) },
   { path: "standards", element: later(<Standards />) },
   { path: "standards/:framework", element: later(<Standards />) },
 ];
@@ -112,9 +125,6 @@ function routes(session: Schemas["Session"]) {
         { index: true, element: <Navigate to={home} replace /> },
         ...children,
         { path: "account", element: <Account session={session} /> },
-        ...(session.role === "ADMIN"
-          ? [{ path: "school", element: later(<School session={session} />) }]
-          : []),
         { path: "*", element: <NotHere /> },
       ],
     },
@@ -133,6 +143,13 @@ export function App() {
     <Loaded query={session}>
       {(who) => {
         setZone(who.zone);
+        // A link lets in whom it names, whoever is signed in here.
+        if (location.pathname === "/enter") {
+          return <Enter />;
+        }
+        if (location.pathname === "/begin" && !who.hasSchool) {
+          return <Begin />;
+        }
         if (!who.id) {
           return <SignIn session={who} />;
         }

@@ -1,11 +1,14 @@
 /** The pages of those who teach or administer, in one piece: who has one of them has them all. */
 export { Course } from "./places/courses/Course";
 export { Courses } from "./places/courses/Courses";
+export { Roster } from "./places/courses/Roster";
+export { RosterIn } from "./places/courses/RosterIn";
 export { Desk } from "./places/desk/Desk";
 export { Gradebook } from "./places/gradebook/Gradebook";
 export { GradebookHome } from "./places/gradebook/GradebookHome";
-export { People } from "./places/person/People";
-export { School } from "./places/person/School";
+export { People } from "./places/school/People";
+export { School } from "./places/school/School";
+export { SchoolRecord } from "./places/school/SchoolRecord";
 export { Assessment } from "./stops/Assessment";
 export { BringIn } from "./stops/collect/BringIn";
 export { Collect } from "./stops/collect/Collect";

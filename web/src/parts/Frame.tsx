@@ -21,7 +21,9 @@ const STUDENT: [string, string][] = [
 ];
 const ADMIN: [string, string][] = [
   ["People", "/people"],
+  ["Courses", "/courses"],
   ["School", "/school"],
+  ["Who did what", "/record"],
   ["Standards", "/standards"],
 ];
 

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "react-router";
-import { api, ok, type Schemas } from "../../api/client";
+import { api, ok } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { useKeys } from "../../parts/Keys";
 import { LineInSmall } from "../../parts/LineOfWork";
@@ -8,31 +8,51 @@ import { MarginPart, Sheet } from "../../parts/Sheet";
 import { Empty, Loaded } from "../../parts/States";
 import { t } from "../../text";
 import { AssessmentIn } from "./AssessmentIn";
+import { CourseSettings } from "./CourseSettings";
+import { AllCourses } from "./Courses";
 import { useNewAssessment } from "./NewAssessment";
-import { RosterIn } from "./RosterIn";
 import { SharedKeys } from "./SharedKeys";
+import { grouped, UnitOf, Units } from "./Units";
+import { type CourseView, useCourse } from "./useCourse";
 
-/** A course: its assessments with their line in small; sections and rosters in the margin. */
+/** A course: its assessments with their line in small, by unit; its sections in the margin. */
 export function Course() {
   const { course = "" } = useParams();
-  const query = useQuery({
-    queryKey: ["course", course],
-    queryFn: () => ok(api.GET("/api/courses/{course}", { params: { path: { course } } })),
-  });
+  const query = useCourse(course);
+  const session = useQuery({ queryKey: ["session"], queryFn: () => ok(api.GET("/api/session")) });
+  const mayWrite = session.data?.role === "TEACHER";
   return (
     <Loaded query={query}>
       {(view) => (
-        <Sheet margin={<Rosters view={view} />}>
-          <h1 className="px-6 pt-5 pb-4 font-script text-title font-semibold">{view.title}</h1>
-          <AssessmentRows course={course} />
-          <SharedKeys course={course} />
+        <Sheet margin={<CourseMargin view={view} mayWrite={mayWrite} />}>
+          <div className="flex items-baseline justify-between px-6 pt-5 pb-4">
+            <h1 className="font-script text-title font-semibold">
+              {view.title}
+              <span className="ml-3 font-sans text-body font-normal text-soft">
+                {[view.term, view.archived ? t("archived") : ""].filter(Boolean).join(" · ")}
+              </span>
+            </h1>
+            <AllCourses />
+          </div>
+          {mayWrite ? (
+            <>
+              <AssessmentRows view={view} />
+              <SharedKeys course={course} />
+            </>
+          ) : (
+            <Empty title={t("Assessments are seen by the course’s teachers.")}>
+              {view.teachers.map((p) => p.name).join(", ") ||
+                t("It has no teacher yet: add one in Rosters and teachers.")}
+            </Empty>
+          )}
         </Sheet>
       )}
     </Loaded>
   );
 }
 
-function AssessmentRows({ course }: { course: string }) {
+function AssessmentRows({ view }: { view: CourseView }) {
+  const course = view.id;
   const begin = useNewAssessment(course);
   useKeys([["k", t("write a key"), () => begin.ask()]]);
   const query = useQuery({
@@ -48,17 +68,23 @@ function AssessmentRows({ course }: { course: string }) {
               {t("Write a key. Its assessment appears here with its line.")}
             </Empty>
           )}
-          <ul className="border-t border-rule">
-            {all.map((a) => (
-              <li key={a.id} className="border-b border-rule">
-                <Link to={`/a/${a.id}/key`} className="block px-6 py-2.5 hover:bg-by-rule-wash">
-                  <span className="font-script text-words font-semibold">{a.title}</span>{" "}
-                  <span className="text-small text-soft">{a.sections.join(", ")}</span>
-                  <LineInSmall line={a.line} />
-                </Link>
-              </li>
-            ))}
-          </ul>
+          {grouped(all, view.units).map(([title, rows]) => (
+            <section key={title}>
+              {title && <h2 className="px-6 pt-4 pb-1 text-small font-semibold text-soft">{title}</h2>}
+              <ul className="border-t border-rule">
+                {rows.map((a) => (
+                  <li key={a.id} className="flex items-start border-b border-rule hover:bg-by-rule-wash">
+                    <Link to={`/a/${a.id}/key`} className="block min-w-0 flex-1 px-6 py-2.5">
+                      <span className="font-script text-words font-semibold">{a.title}</span>{" "}
+                      <span className="text-small text-soft">{a.sections.join(", ")}</span>
+                      <LineInSmall line={a.line} />
+                    </Link>
+                    {view.units.length > 0 && <UnitOf course={course} assessment={a} units={view.units} />}
+                  </li>
+                ))}
+              </ul>
+            </section>
+          ))}
           <div className="flex flex-wrap gap-3 px-6 py-5">
             <Button hotkey="K" onClick={() => begin.ask()}>
               {t("Write a key")}
@@ -71,31 +97,35 @@ function AssessmentRows({ course }: { course: string }) {
   );
 }
 
-function Rosters({ view }: { view: Schemas["CourseView"] }) {
+function CourseMargin({ view, mayWrite }: { view: CourseView; mayWrite: boolean }) {
   return (
     <>
-      {view.sections.map((s) => (
-        <MarginPart
-          key={s.id}
-          title={`${s.name}${s.teacher ? ` · ${s.teacher}` : ""} · ${t("{{count}} students", { count: s.students })}`}
-        >
-          <details>
-            <summary className="cursor-pointer">{t("The roster")}</summary>
-            <ul className="mt-1 columns-2 text-small">
-              {view.students
-                .filter((p) => p.section === s.id)
-                .map((p) => (
-                  <li key={p.id}>{`${p.family}, ${p.given}`}</li>
-                ))}
-            </ul>
-          </details>
-        </MarginPart>
-      ))}
-      {view.sections.length === 0 && (
-        <p className="mb-4 text-soft">{t("No section yet: bring in a roster.")}</p>
-      )}
-      <RosterIn course={view.id} />
-      <AssessmentIn course={view.id} />
+      <MarginPart title={t("Sections")}>
+        <ul className="mb-2">
+          {view.sections.map((s) => (
+            <li key={s.id} className="border-b border-rule py-1">
+              <strong>{s.name}</strong>{" "}
+              <span className="text-small text-soft">
+                {[t("{{count}} students", { count: s.students }), s.teacher].filter(Boolean).join(" · ")}
+              </span>
+            </li>
+          ))}
+          {view.sections.length === 0 && (
+            <li className="text-soft">{t("No section yet: bring in a roster, or add sections by hand.")}</li>
+          )}
+        </ul>
+        <p className="flex flex-wrap gap-x-4">
+          <Link className="underline" to={`/courses/${view.id}/roster`}>
+            {t("Rosters and teachers")}
+          </Link>
+          <Link className="underline" to={`/courses/${view.id}/roster-in`}>
+            {t("Bring in a roster")}
+          </Link>
+        </p>
+      </MarginPart>
+      <Units view={view} />
+      {mayWrite && <AssessmentIn course={view.id} />}
+      <CourseSettings key={view.revision} view={view} />
     </>
   );
 }

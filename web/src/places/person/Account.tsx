@@ -3,6 +3,7 @@ import { type FormEvent, useState } from "react";
 import { api, ok, type Schemas } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { Field } from "../../parts/Field";
+import { useNewPassword } from "../../parts/NewPassword";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
 
@@ -24,22 +25,17 @@ export function Account({ session }: { session: Schemas["Session"] }) {
 
 function NewPassword() {
   const [current, setCurrent] = useState("");
-  const [password, setPassword] = useState("");
-  const [again, setAgain] = useState("");
+  const secret = useNewPassword();
   const change = useMutation({
-    mutationFn: () => ok(api.POST("/api/account/password", { body: { current, password } })),
+    mutationFn: () => ok(api.POST("/api/account/password", { body: { current, password: secret.password } })),
     onSuccess: () => {
       setCurrent("");
-      setPassword("");
-      setAgain("");
+      secret.clear();
     },
   });
-  const differs = again !== "" && again !== password;
   const submit = (e: FormEvent) => {
     e.preventDefault();
-    if (!differs && again !== "") {
-      change.mutate();
-    }
+    secret.ready && change.mutate();
   };
   return (
     <form onSubmit={submit} className={ENTRY}>
@@ -52,23 +48,7 @@ function NewPassword() {
         onChange={(e) => setCurrent(e.target.value)}
         required
       />
-      <Field
-        label={t("New password (at least 8 characters)")}
-        type="password"
-        autoComplete="new-password"
-        value={password}
-        onChange={(e) => setPassword(e.target.value)}
-        required
-      />
-      <Field
-        label={t("New password again")}
-        type="password"
-        autoComplete="new-password"
-        value={again}
-        onChange={(e) => setAgain(e.target.value)}
-        fault={differs ? t("The two new passwords differ.") : undefined}
-        required
-      />
+      {secret.fields}
       <Trouble error={change.error} />
       {change.isSuccess && current === "" && (
         <p role="status">{t("Your password has changed. You are signed out everywhere else.")}</p>

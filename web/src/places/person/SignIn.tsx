@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, ok, type Schemas } from "../../api/client";
-import { Loaded, Trouble } from "../../parts/States";
+import { Empty, Loaded, Trouble } from "../../parts/States";
 import { t } from "../../text";
 import { SignInForm } from "./SignInForm";
 
@@ -15,7 +15,15 @@ export function SignIn({ session }: { session: Schemas["Session"] }) {
         <p className="mt-1 mb-8 text-soft">
           {t("Marks that are right, explained, and returned while they still help.")}
         </p>
-        <SignInForm onEnter={entered} />
+        {session.hasSchool ? (
+          <SignInForm onEnter={entered} />
+        ) : (
+          <Empty title={t("There is no school here yet.")}>
+            {t(
+              "The first start printed a link on its terminal: open it to begin the school. If it is lost, bin/person begin prints a new one.",
+            )}
+          </Empty>
+        )}
         <p className="mt-10 text-small text-soft">
           <a className="underline" href="/notice.txt">
             {t("What Scholion is made of, and under which licences")}

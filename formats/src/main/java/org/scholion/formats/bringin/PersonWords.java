@@ -66,7 +66,8 @@ public final class PersonWords {
         return plain(one).equals(plain(other));
     }
 
-    private static String plain(String name) {
+    /** A name by which two writings of it are compared. */
+    public static String plain(String name) {
         return Normalizer.normalize(name, Normalizer.Form.NFC)
                 .strip()
                 .replaceAll("\\s+", " ")

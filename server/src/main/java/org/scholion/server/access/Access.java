@@ -142,6 +142,8 @@ public class Access {
                         + " where c.id = :id and m.id = :me and (m.role = ADMIN or t.person is not null)",
                 Me.Role.TEACHER,
                 Me.Role.ADMIN),
+        /** See who teaches in one's school; the object is the school. */
+        SEE_TEACHERS("select 1 from Person where school = :id and id = :me", Me.Role.TEACHER, Me.Role.ADMIN),
         /** See the people of one's school; the object is the school. */
         SEE_PEOPLE("select 1 from Person where school = :id and id = :me", Me.Role.ADMIN);
 

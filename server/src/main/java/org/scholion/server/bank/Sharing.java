@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
 import org.scholion.server.access.Access;
+import org.scholion.server.person.Schools;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.stereotype.Service;
@@ -14,11 +15,13 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Sharing {
     private final EntityManager entities;
+    private final Schools schools;
     private final Access access;
     private final Clock clock;
 
-    Sharing(EntityManager entities, Access access, Clock clock) {
+    Sharing(EntityManager entities, Schools schools, Access access, Clock clock) {
         this.entities = entities;
+        this.schools = schools;
         this.access = access;
         this.clock = clock;
     }
@@ -66,6 +69,7 @@ public class Sharing {
     @Transactional
     public void share(Me me, Kind kind, UUID object, UUID person, boolean mayEdit) {
         access.require(me, kind.needed, object);
+        schools.requireSharing(me.school());
         if (colleagues(me).stream().noneMatch(c -> c.id().equals(person))) {
             throw Refused.invalid("person", "this is no colleague of your school");
         }

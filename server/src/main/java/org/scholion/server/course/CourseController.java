@@ -2,8 +2,10 @@ package org.scholion.server.course;
 
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.scholion.server.person.WaysIn;
 import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Said;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -33,7 +35,7 @@ class CourseController {
         this.rosters = rosters;
     }
 
-    record Made(UUID id) {}
+    record NewCourseId(UUID id) {}
 
     @GetMapping
     List<Courses.CourseLine> list(@AuthenticationPrincipal Me me) {
@@ -47,8 +49,8 @@ class CourseController {
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    Made add(@AuthenticationPrincipal Me me, @RequestBody CourseWork.NewCourse wanted) {
-        return new Made(work.add(me, wanted));
+    NewCourseId add(@AuthenticationPrincipal Me me, @RequestBody CourseWork.NewCourse wanted) {
+        return new NewCourseId(work.add(me, wanted));
     }
 
     @PutMapping("/{course}")
@@ -112,7 +114,7 @@ class CourseController {
             @AuthenticationPrincipal Me me,
             @PathVariable UUID course,
             @PathVariable UUID student,
-            @RequestBody OnRoster.Place wanted) {
+            @RequestBody OnRoster.NewSection wanted) {
         return onRoster.move(me, course, student, wanted.section());
     }
 
@@ -129,15 +131,28 @@ class CourseController {
         return onRoster.slips(me, course, chosen);
     }
 
+    /** What a roster file would change; {@code asked} is what a person has said about it, as JSON. */
     @PostMapping(value = "/{course}/roster/preview", consumes = "multipart/form-data")
     Rosters.RosterEffect preview(
-            @AuthenticationPrincipal Me me, @PathVariable UUID course, @RequestPart MultipartFile file) {
-        return rosters.preview(me, course, rosters.read(me, course, file::getBytes));
+            @AuthenticationPrincipal Me me,
+            @PathVariable UUID course,
+            @RequestPart MultipartFile file,
+            @RequestPart(required = false) @Nullable String asked) {
+        Rosters.RosterAsked said = asked(asked);
+        return rosters.preview(me, course, rosters.read(me, course, file::getBytes, said), said);
     }
 
     @PostMapping(value = "/{course}/roster", consumes = "multipart/form-data")
     Rosters.RosterEffect take(
-            @AuthenticationPrincipal Me me, @PathVariable UUID course, @RequestPart MultipartFile file) {
-        return rosters.take(me, course, rosters.read(me, course, file::getBytes));
+            @AuthenticationPrincipal Me me,
+            @PathVariable UUID course,
+            @RequestPart MultipartFile file,
+            @RequestPart(required = false) @Nullable String asked) {
+        Rosters.RosterAsked said = asked(asked);
+        return rosters.take(me, course, rosters.read(me, course, file::getBytes, said), said);
+    }
+
+    private static Rosters.RosterAsked asked(@Nullable String json) {
+        return json == null ? Rosters.RosterAsked.NOTHING : Said.read(json, Rosters.RosterAsked.class);
     }
 }

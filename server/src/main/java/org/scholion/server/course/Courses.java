@@ -201,6 +201,14 @@ public class Courses {
                 .getSingleResult();
     }
 
+    /** All students of the courses that one teaches. */
+    @Transactional(readOnly = true)
+    List<UUID> taughtBy(Me me) {
+        return entities.createQuery("""
+                        select distinct e.student from Enrolment e join Section s on s.id = e.section
+                        join CourseTeacher t on t.course = s.course where t.person = :me""", UUID.class).setParameter("me", me.id()).getResultList();
+    }
+
     /** Everybody on the course's rosters, with all that a file may call them by. */
     @Transactional(readOnly = true)
     public List<Known> known(UUID course) {

@@ -23,4 +23,9 @@ class Enrolment {
 
     @SuppressWarnings("NullAway.Init")
     protected Enrolment() {}
+
+    Enrolment(UUID section, UUID student) {
+        this.section = section;
+        this.student = student;
+    }
 }

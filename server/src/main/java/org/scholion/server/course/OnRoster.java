@@ -65,7 +65,7 @@ public class OnRoster {
             @Nullable String email,
             UUID section) {}
 
-    record Place(UUID section) {}
+    record NewSection(UUID section) {}
 
     /** @param students those to print for; all of the course, or of one section, when it is empty */
     record SlipChoice(@Nullable UUID section, List<UUID> students) {}
@@ -151,9 +151,19 @@ public class OnRoster {
         if (sections.isEmpty()) {
             throw Refused.notFound();
         }
-        sections.forEach(s -> courses.unenrol(s, student));
+        leave(course, student);
         deeds.note(me, Deeds.What.STUDENT_REMOVED, student, people.name(student));
         return courses.see(me, course);
+    }
+
+    /** In this section and in no other of the course, with what they have done. */
+    void place(UUID course, UUID student, UUID section) {
+        moveTo(student, sectionsOf(course, student), section);
+    }
+
+    /** Off every roster of the course. */
+    void leave(UUID course, UUID student) {
+        sectionsOf(course, student).forEach(s -> courses.unenrol(s, student));
     }
 
     private List<UUID> sectionsOf(UUID course, UUID student) {

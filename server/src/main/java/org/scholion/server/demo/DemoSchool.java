@@ -8,9 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.scholion.formats.bringin.RosterTable;
 import org.scholion.formats.json.Json;
-import org.scholion.formats.table.Table;
 import org.scholion.server.course.Courses;
 import org.scholion.server.course.Rosters;
 import org.scholion.server.key.Assessments;
@@ -96,7 +94,8 @@ class DemoSchool {
         sections.put("Section A", courses.section(course, "Section A", aud.id()));
         sections.put("Section B", courses.section(course, "Section B", aud.id()));
         sections.put("Section C", courses.section(course, "Section C", ines.id()));
-        rosters.take(aud, course, RosterTable.read(Table.read(bytes("roster.csv"))));
+        Rosters.RosterAsked asked = Rosters.RosterAsked.NOTHING;
+        rosters.take(aud, course, rosters.read(aud, course, () -> bytes("roster.csv"), asked), asked);
         signInNames(school, hash);
         return new School(aud, halvard, course, sections, students(school, course));
     }

@@ -15,6 +15,7 @@ import org.scholion.server.access.Access;
 import org.scholion.server.examine.Examination;
 import org.scholion.server.handback.Queries;
 import org.scholion.server.key.Assessments;
+import org.scholion.server.key.InUnit;
 import org.scholion.server.platform.Jobs;
 import org.scholion.server.platform.Me;
 import org.springframework.stereotype.Service;
@@ -34,6 +35,7 @@ class Desk {
     private final Queries queries;
     private final Examination examination;
     private final Assessments assessments;
+    private final InUnit inUnit;
     private final Access access;
     private final Jobs jobs;
     private final EntityManager entities;
@@ -44,6 +46,7 @@ class Desk {
             Queries queries,
             Examination examination,
             Assessments assessments,
+            InUnit inUnit,
             Access access,
             Jobs jobs,
             EntityManager entities,
@@ -52,6 +55,7 @@ class Desk {
         this.queries = queries;
         this.examination = examination;
         this.assessments = assessments;
+        this.inUnit = inUnit;
         this.access = access;
         this.jobs = jobs;
         this.entities = entities;
@@ -120,7 +124,8 @@ class Desk {
             Line line,
             boolean keyOnly) {}
 
-    record AssessmentLine(UUID id, String title, List<String> sections, Line line) {}
+    /** @param unit the topic of the course that it belongs to */
+    record AssessmentLine(UUID id, String title, @Nullable UUID unit, List<String> sections, Line line) {}
 
     @Transactional(readOnly = true)
     DeskView of(Me me) {
@@ -289,10 +294,12 @@ class Desk {
                 .forEach(c -> byAssessment
                         .computeIfAbsent(c.assessment(), a -> new ArrayList<>())
                         .add(c));
+        Map<UUID, UUID> units = inUnit.of(course);
         List<AssessmentLine> lines = new ArrayList<>();
         byAssessment.forEach((id, own) -> lines.add(new AssessmentLine(
                 id,
                 own.get(0).title(),
+                units.get(id),
                 own.stream()
                         .map(LineCounts.SectionCounts::sectionName)
                         .filter(java.util.Objects::nonNull)

@@ -46,6 +46,11 @@ class AssessmentRow {
     @Column(name = "changed_at")
     Instant changedAt;
 
+    /** The topic of the course that it belongs to. */
+    @Column(name = "unit_id")
+    @Nullable
+    UUID unit;
+
     @SuppressWarnings("NullAway.Init")
     AssessmentRow() {}
 }

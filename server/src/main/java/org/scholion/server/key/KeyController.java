@@ -3,6 +3,7 @@ package org.scholion.server.key;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.scholion.server.access.Access;
 import org.scholion.server.platform.HeavyWork;
 import org.scholion.server.platform.Me;
@@ -25,6 +26,7 @@ import org.springframework.web.multipart.MultipartFile;
 @RestController
 @RequestMapping("/api")
 class KeyController {
+    private final InUnit inUnit;
     private final Assessments assessments;
     private final Editions editions;
     private final Access access;
@@ -32,7 +34,13 @@ class KeyController {
     private final HeavyWork heavyWork;
 
     KeyController(
-            Assessments assessments, Editions editions, Access access, AssessmentFiles files, HeavyWork heavyWork) {
+            InUnit inUnit,
+            Assessments assessments,
+            Editions editions,
+            Access access,
+            AssessmentFiles files,
+            HeavyWork heavyWork) {
+        this.inUnit = inUnit;
         this.assessments = assessments;
         this.editions = editions;
         this.access = access;
@@ -90,6 +98,15 @@ class KeyController {
     @ResponseStatus(HttpStatus.CREATED)
     Created copy(@AuthenticationPrincipal Me me, @PathVariable UUID course, @RequestBody CopyOf of) {
         return new Created(assessments.copy(me, of.assessment(), course));
+    }
+
+    /** @param unit null for none */
+    record UnitChoice(@Nullable UUID unit) {}
+
+    @PutMapping("/assessments/{assessment}/unit")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void putInUnit(@AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody UnitChoice choice) {
+        inUnit.put(me, assessment, choice.unit());
     }
 
     @PutMapping("/assessments/{assessment}/key")

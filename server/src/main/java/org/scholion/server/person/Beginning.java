@@ -55,7 +55,7 @@ class Beginning {
     }
 
     /** What is needed to begin. */
-    record Begun(
+    record FirstSchool(
             String word,
             String school,
             String zone,
@@ -76,7 +76,7 @@ class Beginning {
 
     /** Makes the school and its first administrator, once. */
     @Transactional
-    public Me begin(Begun wanted) {
+    public Me begin(FirstSchool wanted) {
         schools.alone();
         if (schools.isThereAny() || !waysIn.canBegin(wanted.word())) {
             throw WaysIn.used();

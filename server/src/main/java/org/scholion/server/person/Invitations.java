@@ -26,9 +26,9 @@ class Invitations {
         this.address = address;
     }
 
-    PeopleController.Link link(Me me, UUID person) {
+    PeopleController.InvitationLink link(Me me, UUID person) {
         access.require(me, Access.Action.MANAGE_PERSON, person);
-        return new PeopleController.Link(
+        return new PeopleController.InvitationLink(
                 address + "/enter#" + waysIn.link(me, person), clock.instant().plus(WaysIn.LINK_HOLDS));
     }
 

@@ -2,6 +2,7 @@ package org.scholion.server.person;
 
 import jakarta.persistence.EntityManager;
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -123,6 +124,85 @@ public class People {
         return add(school, new NewPerson(Me.Role.STUDENT, given, family, number, email, username), null);
     }
 
+    /** A student to be made. */
+    public record NewStudent(
+            String given,
+            String family,
+            String number,
+            @Nullable String email) {}
+
+    /** Very many at once: their ids, in the same order. */
+    @Transactional
+    public List<UUID> addStudents(UUID school, List<NewStudent> students) {
+        List<String> wanted = students.stream()
+                .map(s -> SignInName.of(s.given(), s.family(), s.number()))
+                .toList();
+        List<String> names = freeUsernames(wanted);
+        List<UUID> made = new ArrayList<>();
+        for (int i = 0; i < students.size(); i++) {
+            NewStudent s = students.get(i);
+            Person person = new Person();
+            person.id = ids.next();
+            person.school = school;
+            person.role = Me.Role.STUDENT;
+            person.given = s.given();
+            person.family = s.family();
+            person.number = s.number();
+            person.email = s.email();
+            person.username = names.get(i);
+            entities.persist(person);
+            made.add(person.id);
+        }
+        entities.flush();
+        entities.clear();
+        return made;
+    }
+
+    /** As {@link #freeUsername}, for many in one statement: nobody gets the name of another of them either. */
+    private List<String> freeUsernames(List<String> wanted) {
+        java.util.Set<String> taken = new java.util.HashSet<>(entities.createQuery(
+                        "select lower(p.username) from Person p where function('regexp_replace', lower(p.username),"
+                                + " '[0-9]+$', '') in (:bare)",
+                        String.class)
+                .setParameter(
+                        "bare",
+                        wanted.stream().map(w -> w.replaceFirst("[0-9]+$", "")).toList())
+                .getResultList());
+        return wanted.stream()
+                .map(name -> {
+                    String free = name;
+                    for (int n = 2; !taken.add(free); n++) {
+                        free = name + n;
+                    }
+                    return free;
+                })
+                .toList();
+    }
+
+    /** Somebody of the school with all that a roster may know them by. */
+    public record KnownPerson(UUID id, Me.Role role, String given, String family, String number, String email) {}
+
+    /** Those of the school who have one of these numbers, with or without zeros before it, or one of these addresses. */
+    @Transactional(readOnly = true)
+    public List<KnownPerson> near(UUID school, Collection<String> numbersWithoutZeros, Collection<String> emails) {
+        return entities.createQuery("""
+                        select p.id, p.role, p.given, p.family, coalesce(p.number, ''), coalesce(p.email, '')
+                        from Person p where p.school = :school
+                          and (trim(leading '0' from p.number) in (:numbers) or lower(p.email) in (:emails))""", KnownPerson.class)
+                .setParameter("school", school)
+                .setParameter("numbers", numbersWithoutZeros)
+                .setParameter("emails", emails)
+                .getResultList();
+    }
+
+    /** A roster says that somebody is called otherwise now. */
+    @Transactional
+    public void rename(UUID person, String given, String family) {
+        Person row = repository.findById(person).orElseThrow(Refused::notFound);
+        row.given = given;
+        row.family = family;
+    }
+
     /** This name to sign in with, or the next of its kind that nobody has. */
     String freeUsername(String wanted) {
         String free = wanted;
@@ -174,6 +254,20 @@ public class People {
         return repository.findBySchoolOrderByFamilyAscGivenAsc(me.school()).stream()
                 .map(PersonLine::of)
                 .toList();
+    }
+
+    /** A teacher whom courses can be given to. */
+    record TeacherName(UUID id, String name) {}
+
+    /** The school's teachers, for its staff. */
+    @Transactional(readOnly = true)
+    List<TeacherName> teachers(Me me) {
+        access.require(me, Access.Action.SEE_TEACHERS, me.school());
+        return entities.createQuery("""
+                        select p.id, p.name from Person p where p.school = :school and p.role = TEACHER
+                          and p.disabledAt is null order by p.family, p.given""", TeacherName.class)
+                .setParameter("school", me.school())
+                .getResultList();
     }
 
     @Transactional(readOnly = true)

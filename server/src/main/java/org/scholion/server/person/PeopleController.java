@@ -31,10 +31,10 @@ class PeopleController {
 
     record Disabling(boolean disabled) {}
 
-    record Chosen(List<UUID> people) {}
+    record ChosenPeople(List<UUID> people) {}
 
     /** @param link the whole address, to be given to nobody else */
-    record Link(String link, Instant until) {}
+    record InvitationLink(String link, Instant until) {}
 
     @GetMapping
     List<People.PersonLine> people(@AuthenticationPrincipal Me me) {
@@ -43,13 +43,13 @@ class PeopleController {
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    People.PersonLine add(@AuthenticationPrincipal Me me, @RequestBody Register.Entry wanted) {
+    People.PersonLine add(@AuthenticationPrincipal Me me, @RequestBody Register.PersonEntry wanted) {
         return register.add(me, wanted);
     }
 
     @PutMapping("/{person}")
     People.PersonLine change(
-            @AuthenticationPrincipal Me me, @PathVariable UUID person, @RequestBody Register.Entry wanted) {
+            @AuthenticationPrincipal Me me, @PathVariable UUID person, @RequestBody Register.PersonEntry wanted) {
         return register.change(me, person, wanted);
     }
 
@@ -61,13 +61,13 @@ class PeopleController {
 
     /** A link by which one person chooses a password. */
     @PostMapping("/{person}/link")
-    Link link(@AuthenticationPrincipal Me me, @PathVariable UUID person) {
+    InvitationLink link(@AuthenticationPrincipal Me me, @PathVariable UUID person) {
         return invitations.link(me, person);
     }
 
     /** Codes to print, a slip a person. */
     @PostMapping("/codes")
-    List<WaysIn.Slip> codes(@AuthenticationPrincipal Me me, @RequestBody Chosen chosen) {
+    List<WaysIn.Slip> codes(@AuthenticationPrincipal Me me, @RequestBody ChosenPeople chosen) {
         return invitations.codes(me, chosen.people());
     }
 }

@@ -46,7 +46,7 @@ public class Register {
      * @param username null to have one made from the name
      * @param revision what it was when it was looked at; not looked at for a new person
      */
-    record Entry(
+    record PersonEntry(
             Me.Role role,
             String given,
             String family,
@@ -61,14 +61,14 @@ public class Register {
         return people.add(school, who, passwordHash);
     }
 
-    private static Entry entry(People.NewPerson who) {
-        return new Entry(who.role(), who.given(), who.family(), who.number(), who.email(), who.username(), null);
+    private static PersonEntry entry(People.NewPerson who) {
+        return new PersonEntry(who.role(), who.given(), who.family(), who.number(), who.email(), who.username(), null);
     }
 
     @Transactional
-    public People.PersonLine add(Me me, Entry wanted) {
+    public People.PersonLine add(Me me, PersonEntry wanted) {
         access.require(me, Access.Action.SEE_PEOPLE, me.school());
-        Entry clean = clean(wanted);
+        PersonEntry clean = clean(wanted);
         check(me.school(), null, clean);
         String username = clean.username() == null
                 ? people.freeUsername(
@@ -85,10 +85,10 @@ public class Register {
 
     /** Whoever gets another role is signed in no longer. */
     @Transactional
-    public People.PersonLine change(Me me, UUID person, Entry wanted) {
+    public People.PersonLine change(Me me, UUID person, PersonEntry wanted) {
         access.require(me, Access.Action.MANAGE_PERSON, person);
         Person row = entities.find(Person.class, person, LockModeType.PESSIMISTIC_WRITE);
-        Entry clean = clean(wanted);
+        PersonEntry clean = clean(wanted);
         if (clean.revision() == null || clean.revision() != row.revision) {
             throw Refused.overtaken(
                     "Somebody changed " + row.name() + " while you were at it. Your change is still on your screen.",
@@ -146,8 +146,8 @@ public class Register {
         }
     }
 
-    private static Entry clean(Entry e) {
-        return new Entry(
+    private static PersonEntry clean(PersonEntry e) {
+        return new PersonEntry(
                 e.role(),
                 PersonWords.tidy(e.given()),
                 PersonWords.tidy(e.family()),
@@ -164,7 +164,7 @@ public class Register {
     }
 
     /** All that is wrong at once; whose number it is may be told to an administrator. */
-    private void check(UUID school, @Nullable UUID person, Entry e) {
+    private void check(UUID school, @Nullable UUID person, PersonEntry e) {
         List<Fault> faults = new ArrayList<>();
         PersonWords.name(e.given()).ifPresent(why -> faults.add(new Fault("given", "the first name " + why)));
         PersonWords.name(e.family()).ifPresent(why -> faults.add(new Fault("family", "the surname " + why)));
@@ -186,7 +186,7 @@ public class Register {
         }
     }
 
-    private void taken(UUID school, @Nullable UUID person, Entry e, List<Fault> faults) {
+    private void taken(UUID school, @Nullable UUID person, PersonEntry e, List<Fault> faults) {
         if (e.username() != null) {
             people.idOf(e.username())
                     .filter(id -> !id.equals(person))

@@ -111,7 +111,7 @@ public class Schools {
      * @param teachersMakeCourses whether teachers begin courses of their own
      * @param teachersShare whether teachers share keys, items and rubrics with colleagues
      */
-    public record Settings(
+    public record SchoolSettings(
             String name,
             String zone,
             String language,
@@ -121,17 +121,17 @@ public class Schools {
             boolean teachersShare) {}
 
     @Transactional(readOnly = true)
-    Settings settings(Me me) {
+    SchoolSettings settings(Me me) {
         access.require(me, Access.Action.SEE_PEOPLE, me.school());
         return settings(find(me.school()));
     }
 
-    private static Settings settings(School s) {
-        return new Settings(s.name, s.zone, s.language, s.sign, s.accent, s.teachersMakeCourses, s.teachersShare);
+    private static SchoolSettings settings(School s) {
+        return new SchoolSettings(s.name, s.zone, s.language, s.sign, s.accent, s.teachersMakeCourses, s.teachersShare);
     }
 
     @Transactional
-    Settings set(Me me, Settings wanted) {
+    SchoolSettings set(Me me, SchoolSettings wanted) {
         access.require(me, Access.Action.SEE_PEOPLE, me.school());
         School school = find(me.school());
         school.name = Lengths.name("name", wanted.name());

@@ -59,7 +59,7 @@ class SessionController {
     record CodeAndPassword(String username, String code, String password) {}
 
     /** @param word from a link, behind its {@code #} */
-    record Word(String word) {}
+    record LinkWord(String word) {}
 
     record WordAndPassword(String word, String password) {}
 
@@ -118,7 +118,7 @@ class SessionController {
 
     /** Whom a link is for. */
     @PostMapping("/way-in/look")
-    WaysIn.Invited look(@RequestBody Word word) {
+    WaysIn.Invited look(@RequestBody LinkWord word) {
         return waysIn.look(Lengths.atMost("word", word.word(), LONGEST_PASSWORD));
     }
 
@@ -130,7 +130,7 @@ class SessionController {
 
     /** Begins a school where there is none, through the link that the first start printed. */
     @PostMapping("/beginning")
-    ResponseEntity<Session> begin(@RequestBody Beginning.Begun wanted, HttpServletRequest request) {
+    ResponseEntity<Session> begin(@RequestBody Beginning.FirstSchool wanted, HttpServletRequest request) {
         return enter(beginning.begin(wanted), request);
     }
 

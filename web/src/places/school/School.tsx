@@ -6,18 +6,21 @@ import { Count } from "../../parts/Field";
 import { Loaded, Trouble } from "../../parts/States";
 import { t } from "../../text";
 import { time } from "../../text/figures";
+import { SettingsForm } from "./SettingsForm";
 
 const ENTRY = "grid max-w-2xl gap-4 border-t border-rule py-6";
 
 /** What an administrator sets for everybody, and who cannot sign in at the moment. */
-export function School({ session }: { session: Schemas["Session"] }) {
+export function School() {
   const limits = useQuery({
     queryKey: ["school", "limits"],
     queryFn: () => ok(api.GET("/api/school/limits")),
   });
+  const settings = useQuery({ queryKey: ["school"], queryFn: () => ok(api.GET("/api/school")) });
   return (
     <main id="page" className="mx-auto w-full max-w-3xl px-6 py-8">
-      <h1 className="mb-6 font-script text-title font-semibold">{session.school}</h1>
+      <h1 className="mb-6 font-script text-title font-semibold">{t("School")}</h1>
+      <Loaded query={settings}>{(now) => <SettingsForm now={now} />}</Loaded>
       <Loaded query={limits}>{(now) => <Limits now={now} />}</Loaded>
       <SlowedDown />
     </main>

@@ -1,0 +1,18 @@
+package org.scholion.server.platform;
+
+import org.scholion.formats.json.Json;
+import tools.jackson.core.JacksonException;
+
+/** What a page says beside a file: JSON in a part of its own. */
+public final class Said {
+    private Said() {}
+
+    /** @throws Refused when it is not of this form */
+    public static <T> T read(String json, Class<T> form) {
+        try {
+            return Json.MAPPER.readValue(json, form);
+        } catch (JacksonException e) {
+            throw Refused.invalid("asked", "what was said about the file cannot be read; load the page anew");
+        }
+    }
+}
