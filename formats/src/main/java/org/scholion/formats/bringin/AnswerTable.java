@@ -4,182 +4,242 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
+import java.util.Objects;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
 import org.scholion.core.item.Item;
+import org.scholion.core.item.PassageItem;
 import org.scholion.formats.bringin.BringIn.CellFault;
+import org.scholion.formats.bringin.BringIn.RowQuestion;
+import org.scholion.formats.bringin.BringInChoices.RowChoice;
 import org.scholion.formats.bringin.Column.Use;
+import org.scholion.formats.table.Grid;
+import org.scholion.formats.table.Heading;
 import org.scholion.formats.table.Table;
 
-/** Recognises a table with a row a student and a column an item. */
+/** Recognises a table of students' answers, whatever its shape. */
 public final class AnswerTable {
-    private final Table table;
-    private final List<Item> items;
-    private final Map<String, Known> byForm = new HashMap<>();
-    private final Set<String> ids;
-    private final Set<Integer> leaveOut;
-    private final List<CellFault> faults = new ArrayList<>();
+    private static final Pattern KEY = Pattern.compile(
+            "(?U).*\\b(key|answer ?key|solutions?|correct( answers?)?|lösung(en)?|fasit|master)\\b.*",
+            Pattern.CASE_INSENSITIVE);
+    private static final RowChoice NOTHING_SAID = new RowChoice("", false, false, null);
 
-    private AnswerTable(Table table, List<Item> items, List<Known> roster, Set<Integer> leaveOut) {
-        this.table = table;
+    private final Table table;
+    private final TableShape shape;
+    private final List<Item> items;
+    private final StudentFinder finder;
+    private final Map<String, Known> byId = new HashMap<>();
+    private final BringInChoices choices;
+    private final List<CellFault> faults = new ArrayList<>();
+    private final List<RowQuestion> questions = new ArrayList<>();
+
+    private AnswerTable(
+            TableShape.Shaped shaped,
+            List<Item> items,
+            StudentFinder finder,
+            List<Known> roster,
+            BringInChoices choices) {
+        this.table = shaped.table();
+        this.shape = shaped.shape();
         this.items = items;
-        this.leaveOut = leaveOut;
-        this.ids = roster.stream()
-                .flatMap(k -> Stream.of(k.number(), k.email()))
-                .filter(id -> !id.isBlank())
-                .map(Known::form)
-                .collect(Collectors.toSet());
-        roster.forEach(k -> k.calledBy().forEach(form -> byForm.putIfAbsent(form, k)));
+        this.finder = finder;
+        this.choices = choices;
+        roster.forEach(k -> byId.put(k.id(), k));
+    }
+
+    /** The file as a table with its heading, as far as a roster tells data from headings. */
+    public static Table headed(Grid grid, List<Known> roster, BringInChoices choices) {
+        StudentFinder finder = new StudentFinder(roster);
+        Heading found = Heading.find(grid, finder::isSomebody);
+        Integer said = choices.heading();
+        return (said == null ? found : new Heading(found.first(), said)).table(grid);
     }
 
     /**
-     * Recognises columns and rows.
+     * Recognises columns, rows and cells.
      *
      * @param items the items that are answered, in the order of the paper
-     * @param leaveOut lines of the file that a person has chosen to leave out
      */
-    public static BringIn recognise(Table table, List<Item> items, List<Known> roster, Set<Integer> leaveOut) {
-        return new AnswerTable(table, items, roster, leaveOut).recognise();
+    public static BringIn recognise(Table table, List<Item> items, List<Known> roster, BringInChoices choices) {
+        StudentFinder finder = new StudentFinder(roster);
+        return new AnswerTable(TableShape.of(table, items, finder), items, finder, roster, choices).recognise();
+    }
+
+    /** The table as it was recognised: of a long one, or of strings of letters, the one that was made of it. */
+    public static Table shaped(Table table, List<Item> items, List<Known> roster) {
+        return TableShape.of(table, items, new StudentFinder(roster)).table();
     }
 
     private BringIn recognise() {
-        int identity = identityColumn();
-        List<Column> columns = new ArrayList<>();
-        for (int i = 0; i < table.names().size(); i++) {
-            columns.add(column(i, identity));
-        }
-        refuseTwice(columns);
-        if (identity < 0) {
+        List<Column> columns = new ColumnGuess(table, items, finder, choices.columns()).columns();
+        if (columns.stream().noneMatch(Column::isStudent)) {
             faults.add(new CellFault(
-                    1, "", "No column identifies the students. Add one with their number, e-mail or name."));
+                    1, "", "No column identifies the students. Choose the one with their number, e-mail or name."));
         }
         if (columns.stream().noneMatch(c -> c.use() == Use.ITEM)) {
-            faults.add(new CellFault(1, "", "no column is a question: name it by its number, its id or its full text"));
+            faults.add(new CellFault(
+                    1,
+                    "",
+                    "No column is a question of this paper. Choose what the columns are, or name them by number."));
         }
-        List<BringIn.Attempt> attempts = faults.isEmpty() ? attempts(columns, identity) : List.of();
-        return new BringIn(columns, attempts, faults);
+        Scores.refuse(table, columns, items, faults);
+        AnswerCells cells = new AnswerCells(table, columns, items, choices);
+        List<BringIn.Attempt> attempts = faults.isEmpty() ? attempts(columns, cells) : List.of();
+        int twice =
+                (int) attempts.stream().map(a -> a.student().id()).distinct().count();
+        int several = attempts.size() - twice;
+        return new BringIn(
+                BringIn.Shape.valueOf(shape.name()),
+                columns,
+                once(attempts),
+                questions,
+                cells.questions(),
+                without(columns),
+                several,
+                keyLine(columns),
+                cells.decimalComma(),
+                faults);
     }
 
-    /**
-     * The column that says who: one in which numbers or addresses of the roster stand in at least half of the rows;
-     * where there is none, the one with the most names of students.
-     */
-    private int identityColumn() {
-        int byId = bestColumn(ids);
-        return byId >= 0 && hits(byId, ids) * 2 >= table.rows().size() ? byId : bestColumn(byForm.keySet());
-    }
-
-    private int bestColumn(Set<String> forms) {
-        int best = -1;
-        long most = 0;
-        for (int i = 0; i < table.names().size(); i++) {
-            long hits = hits(i, forms);
-            if (hits > most) {
-                most = hits;
-                best = i;
-            }
-        }
-        return best;
-    }
-
-    private long hits(int column, Set<String> forms) {
-        return table.rows().stream()
-                .filter(r -> forms.contains(Known.form(r.cell(column))))
-                .count();
-    }
-
-    private Column column(int i, int identity) {
-        String name = table.names().get(i);
-        if (i == identity) {
-            return new Column(i, name, Use.STUDENT, null, "its cells are students of the roster");
-        }
-        for (int n = 0; n < items.size(); n++) {
-            Item item = items.get(n);
-            String because = ItemNames.because(name, item, n + 1);
-            if (because != null) {
-                return new Column(i, name, Use.ITEM, item.id(), because);
-            }
-        }
-        return new Column(i, name, Use.LEFT_OUT, null, "it is no question of this paper");
-    }
-
-    private void refuseTwice(List<Column> columns) {
-        Map<String, Column> seen = new HashMap<>();
-        for (Column column : columns) {
-            Column earlier = column.item() == null ? null : seen.putIfAbsent(column.item(), column);
-            if (earlier != null) {
-                faults.add(new CellFault(
-                        1, column.name(), "this is the same question as the column '" + earlier.name() + "'"));
-            }
-        }
-    }
-
-    private List<BringIn.Attempt> attempts(List<Column> columns, int identity) {
+    private List<BringIn.Attempt> attempts(List<Column> columns, AnswerCells cells) {
+        Integer key = keyLine(columns);
+        int usual = shape == TableShape.LETTERS ? usualLength(columns) : 0;
         List<BringIn.Attempt> attempts = new ArrayList<>();
-        Map<String, Integer> lines = new HashMap<>();
         for (Table.Row row : table.rows()) {
-            if (leaveOut.contains(row.line())) {
+            if (Objects.equals(key, row.line())) {
                 continue;
             }
-            Known student = student(row, identity);
-            if (student == null) {
-                continue;
+            RowChoice said = choices.rows().getOrDefault(row.line(), NOTHING_SAID);
+            StudentFinder.Found found = find(row, columns);
+            Known student = said.student().isEmpty() ? found.student() : byId.get(said.student());
+            String why = found.student() == null ? found.why() : length(row, columns, usual);
+            boolean asks = student == null || !length(row, columns, usual).isEmpty() && !said.asIs();
+            if (asks || said.skip() || !said.student().isEmpty() || said.asIs()) {
+                Known chosen = said.student().isEmpty() ? null : student;
+                questions.add(new RowQuestion(
+                        row.line(), who(row, columns), why, found.near(), chosen, said.asIs(), said.skip()));
             }
-            Integer earlier = lines.putIfAbsent(student.id(), row.line());
-            if (earlier != null) {
-                faults.add(new CellFault(
-                        row.line(),
-                        table.names().get(identity),
-                        student.name() + " is also in row " + earlier + ". Skip one of the two."));
+            if (!asks && !said.skip() && student != null) {
+                String by = found.by() == null ? "chosen" : found.by().name().toLowerCase(Locale.ROOT);
+                attempts.add(new BringIn.Attempt(row.line(), student, by, cells.answers(row)));
             }
-            attempts.add(new BringIn.Attempt(row.line(), student, answers(row, columns)));
         }
         return attempts;
     }
 
-    private @Nullable Known student(Table.Row row, int identity) {
-        String cell = row.cell(identity);
-        Known student = byForm.get(Known.form(cell));
-        if (student == null) {
-            String name = cell.isBlank()
-                    ? "The cell is empty."
-                    : "“" + cell.strip() + "” is not a student in these sections.";
-            faults.add(new CellFault(row.line(), table.names().get(identity), name + byAnotherColumn(row)));
+    private List<BringIn.Attempt> once(List<BringIn.Attempt> attempts) {
+        Map<String, BringIn.Attempt> each = new LinkedHashMap<>();
+        for (BringIn.Attempt a : attempts) {
+            if (choices.twice() == BringInChoices.Twice.LAST) {
+                each.put(a.student().id(), a);
+            } else {
+                each.putIfAbsent(a.student().id(), a);
+            }
         }
-        return student;
+        return List.copyOf(each.values());
     }
 
-    /** Where another cell of the row names somebody, that is worth saying. */
-    private String byAnotherColumn(Table.Row row) {
-        return row.cells().stream()
-                .map(c -> byForm.get(Known.form(c)))
-                .filter(java.util.Objects::nonNull)
+    private StudentFinder.Found find(Table.Row row, List<Column> columns) {
+        String name = cell(row, columns, Use.NAME);
+        String parts = (cell(row, columns, Use.GIVEN) + " " + cell(row, columns, Use.FAMILY)).strip();
+        return finder.find(
+                cell(row, columns, Use.NUMBER), cell(row, columns, Use.EMAIL), name.isEmpty() ? parts : name);
+    }
+
+    private static String cell(Table.Row row, List<Column> columns, Use use) {
+        return columns.stream()
+                .filter(c -> c.use() == use)
+                .map(c -> row.cell(c.index()).strip())
+                .filter(c -> !c.isEmpty())
                 .findFirst()
-                .map(k -> " By name it could be " + k.name() + " (" + k.section() + ").")
                 .orElse("");
     }
 
-    private Map<String, Answer> answers(Table.Row row, List<Column> columns) {
-        Map<String, Answer> answers = new LinkedHashMap<>();
-        for (Column column : columns) {
-            if (column.item() == null) {
-                continue;
-            }
-            Item item = items.stream()
-                    .filter(i -> i.id().equals(column.item()))
-                    .findFirst()
-                    .orElseThrow();
-            CellReader.Read read = CellReader.read(item, row.cell(column.index()));
-            Optional.ofNullable(read.fault()).ifPresent(f -> faults.add(new CellFault(row.line(), column.name(), f)));
-            if (read.answer() != null) {
-                answers.put(item.id(), read.answer());
+    private static String who(Table.Row row, List<Column> columns) {
+        return columns.stream()
+                .filter(Column::isStudent)
+                .map(c -> row.cell(c.index()).strip())
+                .filter(c -> !c.isEmpty())
+                .reduce((a, b) -> a + " · " + b)
+                .orElse("");
+    }
+
+    /** The row in which the students' columns speak of the key instead of a student. */
+    private @Nullable Integer keyLine(List<Column> columns) {
+        for (Table.Row row : table.rows()) {
+            Boolean said = choices.rows().getOrDefault(row.line(), NOTHING_SAID).key();
+            boolean looks = columns.stream()
+                    .filter(Column::isStudent)
+                    .anyMatch(c -> KEY.matcher(row.cell(c.index())).matches());
+            if (said != null ? said : looks && find(row, columns).student() == null) {
+                return row.line();
             }
         }
-        return answers;
+        return null;
+    }
+
+    private int answered(Table.Row row, List<Column> columns) {
+        int last = 0;
+        int n = 0;
+        for (Column c : columns) {
+            if (c.use() == Use.ITEM) {
+                n++;
+                last = row.cell(c.index()).isEmpty() ? last : n;
+            }
+        }
+        return last;
+    }
+
+    private int usualLength(List<Column> columns) {
+        Map<Integer, Integer> lengths = new HashMap<>();
+        table.rows().forEach(r -> lengths.merge(answered(r, columns), 1, Integer::sum));
+        return lengths.entrySet().stream()
+                .max(Map.Entry.comparingByValue())
+                .map(Map.Entry::getKey)
+                .orElse(0);
+    }
+
+    /** A string that ends early may have lost a letter anywhere: nobody knows which answers moved. */
+    private String length(Table.Row row, List<Column> columns, int usual) {
+        int length = usual == 0 ? 0 : answered(row, columns);
+        return length < usual
+                ? "its string has " + length + " signs, the others have " + usual
+                        + ": if one is missing in the middle, all after it are wrong"
+                : "";
+    }
+
+    private List<BringIn.Without> without(List<Column> columns) {
+        List<BringIn.Without> without = new ArrayList<>();
+        if (columns.stream().noneMatch(c -> c.use() == Use.ITEM)) {
+            return without;
+        }
+        for (int n = 0; n < items.size(); n++) {
+            Item item = items.get(n);
+            boolean there = columns.stream().anyMatch(c -> item.id().equals(c.item()));
+            if (!there && !(item instanceof PassageItem)) {
+                without.add(new BringIn.Without(
+                        item.id(),
+                        n + 1,
+                        item.head().prompt(),
+                        choices.without().get(item.id())));
+            }
+        }
+        return without;
+    }
+
+    /** The key row's cells by item, where the file has one. */
+    public static Map<String, Answer> key(Table table, List<Item> items, List<Known> roster, BringInChoices choices) {
+        StudentFinder finder = new StudentFinder(roster);
+        AnswerTable read = new AnswerTable(TableShape.of(table, items, finder), items, finder, roster, choices);
+        List<Column> columns = new ColumnGuess(read.table, items, finder, choices.columns()).columns();
+        Integer line = read.keyLine(columns);
+        return read.table.rows().stream()
+                .filter(r -> Objects.equals(line, r.line()))
+                .findFirst()
+                .map(r -> new AnswerCells(read.table, columns, items, choices).answers(r))
+                .orElse(Map.of());
     }
 }

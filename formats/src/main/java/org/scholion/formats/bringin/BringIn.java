@@ -2,25 +2,109 @@ package org.scholion.formats.bringin;
 
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
 
 /**
- * What a table of answers would bring in. It may be taken only when no fault is left.
+ * What a table of answers would bring in. Rows that ask and are not decided stay out and stop nobody; everything else
+ * that asks has to be decided before anything comes in.
  *
- * @param attempts the rows that fit, in the order of the file
- * @param faults what does not fit, by row and column
+ * @param shape in which shape the answers stood
+ * @param attempts the rows that come in, each student once
+ * @param rows rows that ask, or that a person has decided
+ * @param cells cells that are no answer as they stand, each kind once
+ * @param without questions that no column answers
+ * @param twice how many students have several rows
+ * @param keyLine the row that holds the key; null for none
+ * @param decimalComma whether commas in numbers are taken for decimal marks; null where no number has one
+ * @param faults what is wrong with the file as a whole
  */
-public record BringIn(List<Column> columns, List<Attempt> attempts, List<CellFault> faults) {
+public record BringIn(
+        Shape shape,
+        List<Column> columns,
+        List<Attempt> attempts,
+        List<RowQuestion> rows,
+        List<CellQuestion> cells,
+        List<Without> without,
+        int twice,
+        @Nullable Integer keyLine,
+        @Nullable Boolean decimalComma,
+        List<CellFault> faults) {
+
+    /** How the answers stood in the file. */
+    public enum Shape {
+        WIDE,
+        LONG,
+        LETTERS
+    }
 
     /** One student's row. */
-    public record Attempt(int line, Known student, Map<String, Answer> answers) {}
+    public record Attempt(int line, Known student, String by, Map<String, Answer> answers) {}
 
     /** One thing that does not fit; the column is empty when it is the whole row. */
     public record CellFault(int line, String column, String message) {}
 
+    /**
+     * A row that asks.
+     *
+     * @param who what the row says of the student
+     * @param why why it asks
+     * @param near whom it could be
+     * @param student whom a person has chosen; null for nobody yet
+     * @param asIs whether it may come in as it is, where its length is what is wrong
+     * @param skipped whether a person has left it out
+     */
+    public record RowQuestion(
+            int line,
+            String who,
+            String why,
+            List<Known> near,
+            @Nullable Known student,
+            boolean asIs,
+            boolean skipped) {}
+
+    /**
+     * A kind of cell that is no answer as it stands.
+     *
+     * @param item whose answer it should be; empty for a sign that stands in cells of several questions
+     * @param options what it could be instead, by id; empty where only no answer, or the text as it is, is possible
+     * @param decided an option's id, {@code ""} for no answer, {@code =} for the text as it is; null while undecided
+     */
+    public record CellQuestion(
+            String item,
+            String column,
+            String cell,
+            int count,
+            List<Option> options,
+            @Nullable String decided) {}
+
+    /** An option that a cell could mean. */
+    public record Option(String id, String text) {}
+
+    /** A question without a column. */
+    public record Without(String item, int number, String prompt, BringInChoices.@Nullable Missing decided) {}
+
     public BringIn {
         columns = List.copyOf(columns);
         attempts = List.copyOf(attempts);
+        rows = List.copyOf(rows);
+        cells = List.copyOf(cells);
+        without = List.copyOf(without);
         faults = List.copyOf(faults);
+    }
+
+    /** The questions that were not asked of these students, as a person says. */
+    public List<String> notAsked() {
+        return without.stream()
+                .filter(w -> w.decided() == BringInChoices.Missing.NOT_ASKED)
+                .map(Without::item)
+                .toList();
+    }
+
+    /** How many decisions are missing before anything comes in. */
+    public int undecided(BringInChoices choices) {
+        long open = cells.stream().filter(c -> c.decided() == null).count()
+                + without.stream().filter(w -> w.decided() == null).count();
+        return (int) open + (twice > 0 && choices.twice() == null ? 1 : 0);
     }
 }

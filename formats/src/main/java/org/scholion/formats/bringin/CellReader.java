@@ -2,7 +2,9 @@ package org.scholion.formats.bringin;
 
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
 import org.scholion.core.item.BlanksItem;
@@ -26,6 +28,11 @@ import org.scholion.formats.json.Cursor;
 
 /** Reads one cell as the answer to an item: options by id or by their text, everything else as typed. */
 record CellReader(String cell) implements Item.ByKind<CellReader.Read> {
+    /** What joins several options beside comma and semicolon. */
+    private static final Pattern JOINED = Pattern.compile("\\s*[\\n|/]\\s*");
+
+    private static final Pattern LETTERS = Pattern.compile("[A-Za-z](?:[ ,;/|&+]*[A-Za-z])*\\.?\\)?");
+
     private static final Normaliser LOOSE = new Normaliser(false, true, false, true, List.of());
 
     /** The answer, or what is wrong with the cell. */
@@ -37,7 +44,18 @@ record CellReader(String cell) implements Item.ByKind<CellReader.Read> {
 
     @Override
     public Read choice(ChoiceItem item) {
-        String rest = LOOSE.apply(cell);
+        Set<String> letters = letters(item);
+        if (!letters.isEmpty()) {
+            return chosen(item, letters);
+        }
+        Read whole = byText(item, cell);
+        return whole.answer() != null
+                ? whole
+                : byText(item, JOINED.matcher(cell.strip()).replaceAll("; "));
+    }
+
+    private Read byText(ChoiceItem item, String text) {
+        String rest = LOOSE.apply(text);
         Set<String> chosen = new LinkedHashSet<>();
         while (!rest.isEmpty()) {
             ChoiceItem.Option option = longestPrefix(item, rest);
@@ -47,12 +65,51 @@ record CellReader(String cell) implements Item.ByKind<CellReader.Read> {
             chosen.add(option.id());
             rest = after(item, option, rest);
         }
+        return chosen(item, chosen);
+    }
+
+    private static Read chosen(ChoiceItem item, Set<String> chosen) {
         return item.max() > 1 && chosen.size() > item.max()
                 ? new Read(
                         null,
                         chosen.size() + " options chosen; at most " + item.max() + (item.max() == 1 ? " is" : " are")
                                 + " allowed")
                 : new Read(new Answer.Chosen(chosen), null);
+    }
+
+    /** Letters that stand for options by their place, where no option is called by them: {@code B}, {@code A, c}, {@code AC}. */
+    private Set<String> letters(ChoiceItem item) {
+        String plain = cell.strip();
+        Set<String> chosen = new LinkedHashSet<>();
+        if (!LETTERS.matcher(plain).matches() || item.options().stream().anyMatch(o -> isCalled(o, plain))) {
+            return chosen;
+        }
+        String bare = plain.replaceAll("[^A-Za-z]", "").toUpperCase(Locale.ROOT);
+        boolean word = plain.matches("[A-Za-z]{2,}") && !plain.equals(plain.toUpperCase(Locale.ROOT));
+        if (word || bare.length() > 1 && item.max() == 1) {
+            return chosen;
+        }
+        for (char letter : bare.toCharArray()) {
+            int place = letter - 'A';
+            if (place >= item.options().size()) {
+                return Set.of();
+            }
+            chosen.add(byLetter(item, letter, place));
+        }
+        return chosen;
+    }
+
+    private static boolean isCalled(ChoiceItem.Option option, String plain) {
+        return LOOSE.apply(option.id()).equals(LOOSE.apply(plain))
+                || LOOSE.apply(option.text()).equals(LOOSE.apply(plain));
+    }
+
+    private static String byLetter(ChoiceItem item, char letter, int place) {
+        return item.options().stream()
+                .map(ChoiceItem.Option::id)
+                .filter(id -> id.equalsIgnoreCase(String.valueOf(letter)))
+                .findFirst()
+                .orElse(item.options().get(place).id());
     }
 
     /** The option whose id or text the rest begins with, up to a separator; the longest wins, since texts hold commas. */

@@ -6,13 +6,26 @@ import org.jspecify.annotations.Nullable;
  * What a column of a brought-in table is taken for, and why.
  *
  * @param item the item it answers, when it is one
+ * @param sure whether its name says so; what is only likely is shown as a proposal
  */
 public record Column(
-        int index, String name, Use use, @Nullable String item, String because) {
+        int index, String name, Use use, @Nullable String item, String because, boolean sure) {
     /** What a column can be. */
     public enum Use {
-        STUDENT,
+        NUMBER,
+        EMAIL,
+        /** A whole name in one cell, in either order. */
+        NAME,
+        GIVEN,
+        FAMILY,
         ITEM,
         LEFT_OUT
+    }
+
+    /** What a person says that a column is. */
+    public record Choice(Use use, @Nullable String item) {}
+
+    boolean isStudent() {
+        return use != Use.ITEM && use != Use.LEFT_OUT;
     }
 }

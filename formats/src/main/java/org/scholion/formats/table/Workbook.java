@@ -27,8 +27,7 @@ final class Workbook {
     private Workbook() {}
 
     static Grid read(byte[] bytes, int wanted) {
-        try (ReadableWorkbook book =
-                new ReadableWorkbook(new ByteArrayInputStream(bytes), new ReadingOptions(true, true))) {
+        try (ReadableWorkbook book = open(bytes)) {
             List<Sheet> sheets = book.getSheets()
                     .sorted(java.util.Comparator.comparing(s -> s.getVisibility() != SheetVisibility.VISIBLE))
                     .toList();
@@ -54,6 +53,15 @@ final class Workbook {
         } catch (IOException | UncheckedIOException | ExcelReaderException | IllegalArgumentException e) {
             throw TableLimits.refused(
                     "", "this is no workbook that can be read; save it as .xlsx or as CSV and bring it in again");
+        }
+    }
+
+    /** Some programs write workbooks without any formats: then no number is a date. */
+    private static ReadableWorkbook open(byte[] bytes) throws IOException {
+        try {
+            return new ReadableWorkbook(new ByteArrayInputStream(bytes), new ReadingOptions(true, true));
+        } catch (IOException | ExcelReaderException | IllegalArgumentException | IllegalStateException e) {
+            return new ReadableWorkbook(new ByteArrayInputStream(bytes), new ReadingOptions(false, true));
         }
     }
 

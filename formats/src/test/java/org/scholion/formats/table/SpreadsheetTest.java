@@ -39,7 +39,7 @@ class SpreadsheetTest {
 
     @Test
     void an_empty_sheet_says_what_it_should_hold() {
-        assertThatThrownBy(() -> workbook(sheet -> {})).hasMessageContaining("the first sheet is empty");
+        assertThatThrownBy(() -> workbook(sheet -> {})).hasMessageContaining("the table is empty");
     }
 
     @Test

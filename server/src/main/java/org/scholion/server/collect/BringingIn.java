@@ -18,9 +18,12 @@ import org.scholion.formats.assessment.AnswerJson;
 import org.scholion.formats.bringin.AnswerTable;
 import org.scholion.formats.bringin.BringIn;
 import org.scholion.formats.bringin.BringIn.CellFault;
+import org.scholion.formats.bringin.BringInChoices;
 import org.scholion.formats.bringin.Column;
 import org.scholion.formats.bringin.Known;
+import org.scholion.formats.bringin.PaperFromAnswers;
 import org.scholion.formats.json.Fault;
+import org.scholion.formats.table.Grid;
 import org.scholion.formats.table.Table;
 import org.scholion.server.access.Access;
 import org.scholion.server.course.Courses;
@@ -41,6 +44,8 @@ import tools.jackson.databind.JsonNode;
 @Service
 public class BringingIn {
     private static final int SHOWN_ROWS = 60;
+    private static final int MOST_ROWS_ASKED = 500;
+    private static final int MOST_CELLS_ASKED = 300;
 
     private final Assessments assessments;
     private final Editions editions;
@@ -77,60 +82,183 @@ public class BringingIn {
     }
 
     /**
+     * What a person has said about a file.
+     *
+     * @param how encoding, separator and sheet, where they were chosen
+     * @param kinds what questions are made of columns, by place, where the assessment has none yet
+     */
+    public record BringInAsked(Grid.Reading how, BringInChoices choices, Map<Integer, PaperFromAnswers.Kind> kinds) {
+        public static final BringInAsked NOTHING =
+                new BringInAsked(Grid.Reading.NOTHING, BringInChoices.NONE, Map.of());
+    }
+
+    /** Whose row was found how. */
+    public record MatchedRow(int line, String student, String section, String by) {}
+
+    /**
      * What a file would bring in, or has brought in.
      *
-     * @param students how many students have a row that fits, each once
+     * @param how in words, how the file was read
+     * @param students how many students come in
+     * @param asBefore how many have an attempt that says the same already
+     * @param changed who have an attempt that says something else; it stays as it is
      * @param missing students of the rosters that the file does not name
-     * @param rows the first rows as they are, for looking at
+     * @param open how many decisions are missing before anything can come in
+     * @param made questions that would be made of the columns, where the assessment has none yet
+     * @param shown the first rows as they were recognised, for looking at
      */
     public record BringInView(
-            String separator,
+            String how,
+            String encoding,
+            List<String> sheets,
+            List<String> notes,
+            BringIn.Shape shape,
             int lines,
             int students,
+            int asBefore,
+            List<String> changed,
             List<String> missing,
             List<Column> columns,
+            List<BringIn.RowQuestion> rows,
+            List<BringIn.CellQuestion> cells,
+            List<BringIn.Without> without,
+            int twice,
+            @Nullable Integer keyLine,
+            @Nullable Boolean decimalComma,
+            int open,
             List<CellFault> faults,
-            List<Table.Row> rows) {}
+            List<PaperFromAnswers.MadeQuestion> made,
+            List<Table.Row> shown,
+            List<MatchedRow> matched) {}
 
-    public BringInView preview(Me me, UUID assessment, Callable<byte[]> file, Set<Integer> leaveOut) {
+    /** A file as it was read, and what it is taken for. */
+    private record Read(Grid grid, Table table, BringIn found, Set<String> asBefore, List<String> changed) {}
+
+    public BringInView preview(Me me, UUID assessment, Callable<byte[]> file, BringInAsked asked) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         return heavyWork.inTurn(me, () -> {
-            Table table = Table.read(file.call());
-            return view(table, recognise(assessment, table, leaveOut), roster(assessment));
+            Grid grid = Grid.read(file.call(), asked.how());
+            List<Known> roster = roster(assessment);
+            Table table = AnswerTable.headed(grid, roster, asked.choices());
+            return assessments.isEmpty(assessment)
+                    ? withoutPaper(grid, table, roster, asked)
+                    : view(read(assessment, grid, table, asked), roster, items(assessment), asked);
         });
     }
 
     /** Takes a file in a turn of the whole assessment: the same file twice at once comes in once. */
-    public BringInView take(Me me, UUID assessment, Callable<byte[]> file, Set<Integer> leaveOut) {
+    public BringInView take(Me me, UUID assessment, Callable<byte[]> file, BringInAsked asked) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
-        Table table = heavyWork.inTurn(me, () -> Table.read(file.call()));
+        Grid grid = heavyWork.inTurn(me, () -> Grid.read(file.call(), asked.how()));
         return turns.whole(assessment, () -> {
-            BringIn found = recognise(assessment, table, leaveOut);
-            if (!found.faults().isEmpty()) {
-                throw Refused.invalid(found.faults().stream()
-                        .map(f -> new Fault(
-                                "line " + f.line() + (f.column().isEmpty() ? "" : ", " + f.column()), f.message()))
+            List<Known> roster = roster(assessment);
+            Read read = read(assessment, grid, AnswerTable.headed(grid, roster, asked.choices()), asked);
+            List<CellFault> faults = read.found().faults();
+            if (!faults.isEmpty()) {
+                throw Refused.invalid(faults.stream()
+                        .map(f -> new Fault("line " + f.line(), f.message()))
                         .toList());
             }
-            store(me, assessment, found);
-            return view(table, found, roster(assessment));
+            int open = read.found().undecided(asked.choices());
+            if (open > 0) {
+                throw Refused.invalid("file", open + " decisions are missing; nothing was brought in");
+            }
+            store(me, assessment, read.found());
+            return view(read, roster, items(assessment), asked);
         });
+    }
+
+    /** Makes the questions of an assessment that has none from a file of answers. */
+    public int makeQuestions(Me me, UUID assessment, Callable<byte[]> file, BringInAsked asked) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        return heavyWork.inTurn(me, () -> {
+            if (!assessments.isEmpty(assessment)) {
+                throw Refused.conflict("has-questions", "This assessment has questions already. Bring the answers in.");
+            }
+            Grid grid = Grid.read(file.call(), asked.how());
+            List<Known> roster = roster(assessment);
+            Table table = AnswerTable.headed(grid, roster, asked.choices());
+            List<JsonNode> items = new ArrayList<>();
+            for (PaperFromAnswers.MadeQuestion q : PaperFromAnswers.of(table, roster, asked.choices(), asked.kinds())) {
+                if (q.kind() != PaperFromAnswers.Kind.LEFT_OUT) {
+                    items.add(PaperFromAnswers.item(q, "q" + (items.size() + 1)));
+                }
+            }
+            if (items.isEmpty()) {
+                throw Refused.invalid("file", "no column of this file looks like a question; choose a kind for one");
+            }
+            return assessments.append(me, assessment, items).size();
+        });
+    }
+
+    private static BringInView withoutPaper(Grid grid, Table table, List<Known> roster, BringInAsked asked) {
+        return new BringInView(
+                grid.how(),
+                grid.encoding(),
+                grid.sheets(),
+                grid.notes(),
+                BringIn.Shape.WIDE,
+                table.rows().size(),
+                0,
+                0,
+                List.of(),
+                List.of(),
+                AnswerTable.recognise(table, List.of(), roster, asked.choices()).columns(),
+                List.of(),
+                List.of(),
+                List.of(),
+                0,
+                null,
+                null,
+                0,
+                List.of(),
+                PaperFromAnswers.of(table, roster, asked.choices(), asked.kinds()),
+                table.rows().stream().limit(SHOWN_ROWS).toList(),
+                List.of());
     }
 
     private List<Known> roster(UUID assessment) {
         return courses.known(assessments.facts(assessment).course());
     }
 
-    private BringIn recognise(UUID assessment, Table table, Set<Integer> leaveOut) {
-        BringIn found = AnswerTable.recognise(table, items(assessment), roster(assessment), leaveOut);
-        List<CellFault> faults = new ArrayList<>(found.faults());
-        Set<String> taken = new HashSet<>();
-        attempts.of(assessment, null).forEach(a -> taken.add(a.student().toString()));
-        found.attempts().stream()
-                .filter(a -> taken.contains(a.student().id()))
-                .forEach(a -> faults.add(
-                        new CellFault(a.line(), "", a.student().name() + " already has an attempt. Skip this row.")));
-        return new BringIn(found.columns(), found.attempts(), faults);
+    /** Who has an attempt already does not come in again, whatever the file says. */
+    private Read read(UUID assessment, Grid grid, Table table, BringInAsked asked) {
+        BringIn found = AnswerTable.recognise(table, items(assessment), roster(assessment), asked.choices());
+        Map<String, UUID> taken = new HashMap<>();
+        attempts.of(assessment, null).forEach(a -> taken.put(a.student().toString(), a.id()));
+        Map<UUID, Map<String, JsonNode>> said = attempts.responsesOf(found.attempts().stream()
+                .map(a -> taken.get(a.student().id()))
+                .filter(Objects::nonNull)
+                .toList());
+        Set<String> asBefore = new HashSet<>();
+        List<String> changed = new ArrayList<>();
+        List<BringIn.Attempt> fresh = new ArrayList<>();
+        for (BringIn.Attempt a : found.attempts()) {
+            UUID there = taken.get(a.student().id());
+            if (there == null) {
+                fresh.add(a);
+            } else if (answers(a).equals(said.getOrDefault(there, Map.of()))) {
+                asBefore.add(a.student().id());
+            } else {
+                changed.add(a.student().name());
+            }
+        }
+        return new Read(
+                grid,
+                AnswerTable.shaped(table, items(assessment), roster(assessment)),
+                new BringIn(
+                        found.shape(),
+                        found.columns(),
+                        fresh,
+                        found.rows(),
+                        found.cells(),
+                        found.without(),
+                        found.twice(),
+                        found.keyLine(),
+                        found.decimalComma(),
+                        found.faults()),
+                asBefore,
+                changed);
     }
 
     private List<Item> items(UUID assessment) {
@@ -160,7 +288,7 @@ public class BringingIn {
                             editions.idOf(assessment, edition.number()),
                             Attempt.Way.FILE,
                             null),
-                    a -> Set.of(),
+                    a -> Set.copyOf(found.notAsked()),
                     now);
             answers.put(id, answers(row));
         }
@@ -185,36 +313,45 @@ public class BringingIn {
         return ids;
     }
 
-    private static BringInView view(Table table, BringIn found, List<Known> roster) {
-        Set<String> named = new HashSet<>();
+    private static BringInView view(Read read, List<Known> roster, List<Item> items, BringInAsked asked) {
+        BringIn found = read.found();
+        Set<String> named = new HashSet<>(read.asBefore());
         Set<String> sections = new HashSet<>();
         found.attempts().forEach(a -> {
             named.add(a.student().id());
             sections.add(a.student().section());
         });
+        Set<String> changed = Set.copyOf(read.changed());
         List<String> missing = roster.stream()
-                .filter(k -> sections.contains(k.section()) && !named.contains(k.id()))
+                .filter(k -> sections.contains(k.section()) && !named.contains(k.id()) && !changed.contains(k.name()))
                 .map(k -> k.family() + ", " + k.given() + " (" + k.section() + ")")
                 .toList();
         return new BringInView(
-                separator(table.separator()),
-                table.rows().size(),
-                named.size(),
+                read.grid().how(),
+                read.grid().encoding(),
+                read.grid().sheets(),
+                read.grid().notes(),
+                found.shape(),
+                read.table().rows().size(),
+                found.attempts().size(),
+                read.asBefore().size(),
+                read.changed(),
                 missing,
                 found.columns(),
+                found.rows().stream().limit(MOST_ROWS_ASKED).toList(),
+                found.cells().stream().limit(MOST_CELLS_ASKED).toList(),
+                found.without(),
+                found.twice(),
+                found.keyLine(),
+                found.decimalComma(),
+                found.undecided(asked.choices()),
                 found.faults(),
-                table.rows().stream().sorted(byFault(found)).limit(SHOWN_ROWS).toList());
-    }
-
-    private static String separator(char mark) {
-        return mark == '\t' ? "tab" : mark == ';' ? "semicolon" : "comma";
-    }
-
-    /** Rows that do not fit stand on top. */
-    private static java.util.Comparator<Table.Row> byFault(BringIn found) {
-        Set<@Nullable Integer> faulty = new HashSet<>();
-        found.faults().forEach(f -> faulty.add(f.line()));
-        return java.util.Comparator.comparing((Table.Row r) -> !faulty.contains(r.line()))
-                .thenComparing(Table.Row::line);
+                List.of(),
+                read.table().rows().stream().limit(SHOWN_ROWS).toList(),
+                found.attempts().stream()
+                        .limit(MOST_ROWS_ASKED)
+                        .map(a -> new MatchedRow(
+                                a.line(), a.student().name(), a.student().section(), a.by()))
+                        .toList());
     }
 }

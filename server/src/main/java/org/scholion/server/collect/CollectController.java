@@ -1,7 +1,6 @@
 package org.scholion.server.collect;
 
 import jakarta.servlet.http.HttpServletRequest;
-import java.util.HashSet;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -9,6 +8,7 @@ import org.scholion.server.access.Access;
 import org.scholion.server.ledger.LateAnswers;
 import org.scholion.server.platform.Events;
 import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Said;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -141,13 +141,14 @@ class CollectController {
         return events.watch(me, request, "assessment:" + assessment);
     }
 
+    /** What a file would bring in; {@code asked} is what a person has said about it, as JSON. */
     @PostMapping(value = "/assessments/{assessment}/bring-in/preview", consumes = "multipart/form-data")
     BringingIn.BringInView preview(
             @AuthenticationPrincipal Me me,
             @PathVariable UUID assessment,
             @RequestPart MultipartFile file,
-            @RequestParam(defaultValue = "") List<Integer> leaveOut) {
-        return bringingIn.preview(me, assessment, file::getBytes, new HashSet<>(leaveOut));
+            @RequestPart(required = false) @Nullable String asked) {
+        return bringingIn.preview(me, assessment, file::getBytes, said(asked));
     }
 
     @PostMapping(value = "/assessments/{assessment}/bring-in", consumes = "multipart/form-data")
@@ -155,7 +156,23 @@ class CollectController {
             @AuthenticationPrincipal Me me,
             @PathVariable UUID assessment,
             @RequestPart MultipartFile file,
-            @RequestParam(defaultValue = "") List<Integer> leaveOut) {
-        return bringingIn.take(me, assessment, file::getBytes, new HashSet<>(leaveOut));
+            @RequestPart(required = false) @Nullable String asked) {
+        return bringingIn.take(me, assessment, file::getBytes, said(asked));
+    }
+
+    record MadeQuestions(int questions) {}
+
+    /** Makes the questions of an assessment that has none from the columns of a file of answers. */
+    @PostMapping(value = "/assessments/{assessment}/bring-in/questions", consumes = "multipart/form-data")
+    MadeQuestions makeQuestions(
+            @AuthenticationPrincipal Me me,
+            @PathVariable UUID assessment,
+            @RequestPart MultipartFile file,
+            @RequestPart(required = false) @Nullable String asked) {
+        return new MadeQuestions(bringingIn.makeQuestions(me, assessment, file::getBytes, said(asked)));
+    }
+
+    private static BringingIn.BringInAsked said(@Nullable String json) {
+        return json == null ? BringingIn.BringInAsked.NOTHING : Said.read(json, BringingIn.BringInAsked.class);
     }
 }

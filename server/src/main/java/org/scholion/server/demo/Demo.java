@@ -10,7 +10,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
@@ -197,7 +196,7 @@ class Demo implements ApplicationRunner {
                         school.aud(),
                         house.write(school, "reckoning"),
                         () -> DemoSchool.bytes("reckoning.csv"),
-                        Set.of()));
+                        BringingIn.BringInAsked.NOTHING));
     }
 
     private UUID given(School school, String name, Instant at, Duration open, String... sections) {

@@ -158,6 +158,15 @@ public class Assessments {
         return history.of(id, item);
     }
 
+    /** Whether an assessment has no question yet. */
+    @Transactional(readOnly = true)
+    public boolean isEmpty(UUID id) {
+        return repository
+                .findById(id)
+                .map(row -> row.draft.path("items").isEmpty())
+                .orElse(true);
+    }
+
     /** Adds items at the end of a draft that is not given out; ids that are taken are changed. The ids as they are now. */
     @Transactional
     public List<String> append(Me me, UUID id, List<JsonNode> items) {

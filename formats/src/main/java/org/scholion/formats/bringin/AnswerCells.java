@@ -1,0 +1,151 @@
+package org.scholion.formats.bringin;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.answer.Answer;
+import org.scholion.core.item.ChoiceItem;
+import org.scholion.core.item.Item;
+import org.scholion.core.item.NumberItem;
+import org.scholion.core.item.OpenItem;
+import org.scholion.formats.bringin.BringIn.CellQuestion;
+import org.scholion.formats.bringin.Column.Use;
+import org.scholion.formats.table.Table;
+
+/** Reads the cells of a table as answers; what cannot be read is asked about once, however often it stands there. */
+final class AnswerCells {
+    /** What programs and people write where nothing was answered, or where two marks were seen. */
+    private static final Set<String> SIGNS = Set.of(
+            "-",
+            "--",
+            "–",
+            "—",
+            "*",
+            "/",
+            ".",
+            "?",
+            "n/a",
+            "na",
+            "n.a.",
+            "(blank)",
+            "blank",
+            "no answer",
+            "not answered",
+            "(no answer)",
+            "null",
+            "#n/a");
+
+    private static final Pattern COMMA = Pattern.compile("\\s*[-+−]?\\d+,\\d+.*", Pattern.DOTALL);
+    private static final Pattern POINT = Pattern.compile("\\s*[-+−]?\\d+\\.\\d+.*", Pattern.DOTALL);
+    private static final Pattern THOUSANDS = Pattern.compile("\\s*[-+−]?\\d{1,3}(,\\d{3})+(?!\\d).*", Pattern.DOTALL);
+    static final String AS_IS = "=";
+
+    private final Table table;
+    private final List<Column> columns;
+    private final Map<Integer, Item> itemOf = new LinkedHashMap<>();
+    private final BringInChoices choices;
+    private final @Nullable Boolean decimalComma;
+    private final Map<String, CellQuestion> questions = new LinkedHashMap<>();
+
+    AnswerCells(Table table, List<Column> columns, List<Item> items, BringInChoices choices) {
+        this.table = table;
+        this.columns = columns;
+        this.choices = choices;
+        for (Column c : columns) {
+            Item item = c.use() == Use.ITEM ? ColumnGuess.item(items, c.item()) : null;
+            if (item != null) {
+                itemOf.put(c.index(), item);
+            }
+        }
+        this.decimalComma = comma();
+    }
+
+    /** Whether commas in numbers are decimal marks: said, or so where no number has a point and not all are thousands. */
+    private @Nullable Boolean comma() {
+        boolean commas = false;
+        boolean points = false;
+        boolean certain = false;
+        for (Map.Entry<Integer, Item> column : itemOf.entrySet()) {
+            if (column.getValue() instanceof NumberItem) {
+                for (Table.Row row : table.rows()) {
+                    String cell = row.cell(column.getKey());
+                    commas |= COMMA.matcher(cell).matches();
+                    points |= POINT.matcher(cell).matches();
+                    certain |= COMMA.matcher(cell).matches()
+                            && !THOUSANDS.matcher(cell).matches();
+                }
+            }
+        }
+        if (!commas) {
+            return null;
+        }
+        Boolean said = choices.decimalComma();
+        return said != null ? said : certain && !points && table.separator() != ',';
+    }
+
+    @Nullable
+    Boolean decimalComma() {
+        return decimalComma;
+    }
+
+    List<CellQuestion> questions() {
+        return new ArrayList<>(questions.values());
+    }
+
+    /** The answers of a row by item; a cell that asks and is not decided answers nothing. */
+    Map<String, Answer> answers(Table.Row row) {
+        Map<String, Answer> answers = new LinkedHashMap<>();
+        itemOf.forEach((column, item) -> {
+            Answer answer = answer(column, item, row.cell(column));
+            if (answer != null) {
+                answers.put(item.id(), answer);
+            }
+        });
+        return answers;
+    }
+
+    private @Nullable Answer answer(int column, Item item, String cell) {
+        String text = Boolean.TRUE.equals(decimalComma)
+                        && item instanceof NumberItem
+                        && COMMA.matcher(cell).matches()
+                ? cell.replaceFirst(",", ".")
+                : cell;
+        CellReader.Read read = CellReader.read(item, text);
+        String plain = cell.strip();
+        if (SIGNS.contains(plain.toLowerCase(Locale.ROOT)) && !(read.answer() != null && item instanceof ChoiceItem)) {
+            String decided = ask("", "", plain, List.of());
+            return AS_IS.equals(decided) && !(item instanceof ChoiceItem) ? read.answer() : null;
+        }
+        if (read.answer() != null) {
+            return read.answer();
+        }
+        String decided = ask(item.id(), columns.get(column).name(), plain, options(item));
+        if (decided == null || decided.isEmpty()) {
+            return null;
+        }
+        return CellReader.read(item, decided).answer();
+    }
+
+    private static List<BringIn.Option> options(Item item) {
+        return item instanceof ChoiceItem choice
+                ? choice.options().stream()
+                        .map(o -> new BringIn.Option(o.id(), o.text()))
+                        .toList()
+                : item instanceof OpenItem ? List.of(new BringIn.Option(AS_IS, "")) : List.of();
+    }
+
+    private @Nullable String ask(String item, String column, String cell, List<BringIn.Option> options) {
+        String place = item + "\t" + cell;
+        String decided = choices.cells().get(place);
+        questions.merge(
+                place,
+                new CellQuestion(item, column, cell, 1, options, decided),
+                (a, b) -> new CellQuestion(item, column, cell, a.count() + 1, options, decided));
+        return decided;
+    }
+}

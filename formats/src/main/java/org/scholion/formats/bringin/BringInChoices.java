@@ -1,0 +1,53 @@
+package org.scholion.formats.bringin;
+
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a person says about a file of answers.
+ *
+ * @param heading how many rows the heading has; null to find it out
+ * @param columns what columns are, by place
+ * @param rows about single rows, by line
+ * @param cells what cells mean, by item, a tab and the cell: an option's id, {@code ""} for no answer, {@code =} as is
+ * @param without about questions that no column answers, by item
+ * @param twice which row counts of a student who has several
+ * @param decimalComma whether commas in numbers are decimal marks; null for what the file looks like
+ */
+public record BringInChoices(
+        @Nullable Integer heading,
+        Map<Integer, Column.Choice> columns,
+        Map<Integer, RowChoice> rows,
+        Map<String, String> cells,
+        Map<String, Missing> without,
+        @Nullable Twice twice,
+        @Nullable Boolean decimalComma) {
+    public static final BringInChoices NONE =
+            new BringInChoices(null, Map.of(), Map.of(), Map.of(), Map.of(), null, null);
+
+    /** What a question without a column was to those students. */
+    public enum Missing {
+        NOT_ASKED,
+        NO_ANSWER
+    }
+
+    /** Which of several rows counts. */
+    public enum Twice {
+        FIRST,
+        LAST
+    }
+
+    /**
+     * About one row.
+     *
+     * @param student whose it is, by id; empty for whom the row names
+     * @param skip left out
+     * @param asIs taken as it is, though its length is not the paper's
+     * @param key whether it holds the key; null for what it looks like
+     */
+    public record RowChoice(
+            String student,
+            boolean skip,
+            boolean asIs,
+            @Nullable Boolean key) {}
+}

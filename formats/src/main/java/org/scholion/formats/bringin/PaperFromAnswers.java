@@ -1,0 +1,231 @@
+package org.scholion.formats.bringin;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+import org.scholion.formats.bringin.Column.Use;
+import org.scholion.formats.json.Json;
+import org.scholion.formats.table.Table;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Questions made from the columns of a file of answers, for a paper that was given elsewhere: kinds are guessed from
+ * what was answered, the key is taken from the file's key row. Everything is a proposal.
+ */
+public final class PaperFromAnswers {
+    private static final Pattern NUMBER =
+            Pattern.compile("[-+−]?\\d+([.,]\\d+)?\\s*([%°]|[\\p{L}/·²³]{1,12})?( [\\p{L}]{1,8})?");
+    private static final Pattern BESIDE = Pattern.compile(
+            "(?i).*\\b(score|points?|marks?|time|date|handed in|submitted|started|class|section|group|e-?mail|full name|comments?|feedback)\\b.*");
+    private static final int MOST_OPTIONS = 8;
+    private static final int LONG_ANSWER = 45;
+    private static final double MOST = 0.8;
+
+    private PaperFromAnswers() {}
+
+    /** The kinds that can be told from answers. */
+    public enum Kind {
+        CHOICE,
+        SEVERAL,
+        TEXT,
+        NUMBER,
+        OPEN,
+        LEFT_OUT
+    }
+
+    /**
+     * A question as it would be made.
+     *
+     * @param column its place in the file
+     * @param options what could be chosen, the most frequent first
+     * @param key what the file's key row says; empty where there is none
+     * @param because why it is of this kind
+     */
+    public record MadeQuestion(
+            int column, String prompt, Kind kind, List<String> options, String key, String because) {}
+
+    /**
+     * Looks at the columns that name no student.
+     *
+     * @param kinds what a person says that columns are, by place
+     */
+    public static List<MadeQuestion> of(
+            Table table, List<Known> roster, BringInChoices choices, Map<Integer, Kind> kinds) {
+        StudentFinder finder = new StudentFinder(roster);
+        List<Column> columns = new ColumnGuess(table, List.of(), finder, choices.columns()).columns();
+        Integer keyLine = keyLine(table, columns, finder);
+        List<MadeQuestion> made = new ArrayList<>();
+        for (Column c : columns) {
+            if (c.isStudent()) {
+                continue;
+            }
+            List<String> cells = new ArrayList<>();
+            String key = "";
+            for (Table.Row row : table.rows()) {
+                String cell = row.cell(c.index()).strip();
+                if (Objects.equals(keyLine, row.line())) {
+                    key = cell;
+                } else if (!cell.isEmpty()) {
+                    cells.add(cell);
+                }
+            }
+            MadeQuestion guess = guess(c, cells, key);
+            Kind said = kinds.get(c.index());
+            made.add(said == null || said == guess.kind() ? guess : as(guess, said, cells));
+        }
+        return made;
+    }
+
+    private static @Nullable Integer keyLine(Table table, List<Column> columns, StudentFinder finder) {
+        return table.rows().stream()
+                .filter(r -> columns.stream()
+                        .filter(c -> c.isStudent())
+                        .anyMatch(c -> r.cell(c.index()).matches("(?iU).*\\b(key|solutions?|correct)\\b.*")))
+                .filter(r -> columns.stream()
+                        .filter(c -> c.use() == Use.NUMBER || c.use() == Use.EMAIL)
+                        .noneMatch(c -> finder.isSomebody(r.cell(c.index()))))
+                .map(Table.Row::line)
+                .findFirst()
+                .orElse(null);
+    }
+
+    private static MadeQuestion guess(Column c, List<String> cells, String key) {
+        if (cells.isEmpty() && key.isEmpty()) {
+            return new MadeQuestion(c.index(), c.name(), Kind.LEFT_OUT, List.of(), key, "nothing stands in it");
+        }
+        if (BESIDE.matcher(c.name()).matches()) {
+            return new MadeQuestion(c.index(), c.name(), Kind.LEFT_OUT, List.of(), key, "its name is no question’s");
+        }
+        if (share(cells, x -> NUMBER.matcher(x).matches()) >= MOST
+                && cells.stream().anyMatch(x -> x.matches(".*\\d.*"))) {
+            return new MadeQuestion(c.index(), c.name(), Kind.NUMBER, List.of(), key, "most of its cells are numbers");
+        }
+        Map<String, Integer> whole = counts(cells);
+        if (isFew(whole.keySet().size(), cells.size())) {
+            return new MadeQuestion(
+                    c.index(),
+                    c.name(),
+                    Kind.CHOICE,
+                    ranked(whole, key),
+                    key,
+                    whole.size() + " texts stand in it again and again");
+        }
+        Map<String, Integer> parts =
+                counts(cells.stream().flatMap(x -> split(x).stream()).toList());
+        if (cells.stream().anyMatch(x -> split(x).size() > 1) && isFew(parts.size(), cells.size())) {
+            return new MadeQuestion(
+                    c.index(),
+                    c.name(),
+                    Kind.SEVERAL,
+                    ranked(parts, ""),
+                    key,
+                    "its cells are made of " + parts.size()
+                            + " texts that stand there again and again, joined by a comma");
+        }
+        double length = cells.stream().mapToInt(String::length).average().orElse(0);
+        return length > LONG_ANSWER && key.length() < LONG_ANSWER
+                ? new MadeQuestion(c.index(), c.name(), Kind.OPEN, List.of(), key, "its cells are whole sentences")
+                : new MadeQuestion(
+                        c.index(), c.name(), Kind.TEXT, List.of(), key, "its cells are short and of many sorts");
+    }
+
+    private static MadeQuestion as(MadeQuestion q, Kind kind, List<String> cells) {
+        List<String> options = switch (kind) {
+            case CHOICE -> ranked(counts(cells), q.key());
+            case SEVERAL ->
+                ranked(counts(cells.stream().flatMap(x -> split(x).stream()).toList()), "");
+            default -> List.of();
+        };
+        return new MadeQuestion(q.column(), q.prompt(), kind, options, q.key(), "you chose this");
+    }
+
+    private static double share(List<String> cells, java.util.function.Predicate<String> fits) {
+        return cells.isEmpty() ? 0 : (double) cells.stream().filter(fits).count() / cells.size();
+    }
+
+    private static boolean isFew(int texts, int cells) {
+        return texts >= 1 && texts <= MOST_OPTIONS && texts * 3 <= Math.max(cells, 6);
+    }
+
+    private static List<String> split(String cell) {
+        return List.of(cell.split("\\s*[,;|\\n]\\s*"));
+    }
+
+    private static Map<String, Integer> counts(List<String> cells) {
+        Map<String, Integer> counts = new LinkedHashMap<>();
+        cells.forEach(c -> counts.merge(c, 1, Integer::sum));
+        return counts;
+    }
+
+    private static List<String> ranked(Map<String, Integer> counts, String key) {
+        Map<String, Integer> all = new LinkedHashMap<>(counts);
+        if (!key.isEmpty()) {
+            all.putIfAbsent(key, 0);
+        }
+        return all.entrySet().stream()
+                .sorted(Map.Entry.<String, Integer>comparingByValue()
+                        .reversed()
+                        .thenComparing(Map.Entry.comparingByKey()))
+                .map(Map.Entry::getKey)
+                .limit(30)
+                .toList();
+    }
+
+    /** The question as an item of the assessment file; it has no key where the file has none. */
+    public static ObjectNode item(MadeQuestion q, String id) {
+        ObjectNode item = Json.MAPPER.createObjectNode();
+        item.put("id", id);
+        item.put("points", "1");
+        item.put("prompt", q.prompt());
+        switch (q.kind()) {
+            case CHOICE, SEVERAL -> choice(item, q);
+            case NUMBER -> number(item, q);
+            case OPEN -> item.put("kind", "open");
+            default -> {
+                item.put("kind", "text");
+                ArrayNode accept = item.putArray("accept");
+                if (!q.key().isEmpty()) {
+                    accept.addObject().put("text", q.key());
+                }
+            }
+        }
+        return item;
+    }
+
+    private static void choice(ObjectNode item, MadeQuestion q) {
+        item.put("kind", "choice");
+        ArrayNode options = item.putArray("options");
+        ArrayNode key = item.putArray("key");
+        List<String> right = q.kind() == Kind.SEVERAL ? split(q.key()) : List.of(q.key());
+        List<String> alphabetical =
+                q.options().stream().sorted(Comparator.naturalOrder()).toList();
+        for (int i = 0; i < alphabetical.size(); i++) {
+            String id = i < 26 ? String.valueOf((char) ('a' + i)) : "o" + i;
+            options.addObject().put("id", id).put("text", alphabetical.get(i));
+            if (right.contains(alphabetical.get(i))) {
+                key.add(id);
+            }
+        }
+        if (q.kind() == Kind.SEVERAL) {
+            item.put("max", alphabetical.size());
+            item.put("rule", "net");
+        }
+    }
+
+    /** The value without its unit; a unit in the key is expected in the answers, and missing costs half. */
+    private static void number(ObjectNode item, MadeQuestion q) {
+        item.put("kind", "number");
+        ArrayNode accept = item.putArray("accept");
+        String value =
+                q.key().replaceFirst("^\\s*([-+−]?\\d+(?:[.,]\\d+)?).*$", "$1").replace(',', '.');
+        if (!q.key().isEmpty()) {
+            accept.addObject().put("value", value);
+        }
+    }
+}
