@@ -1,87 +1,74 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
-import { Link, useNavigate } from "react-router";
-import { type Schemas, sendFile } from "../../api/client";
-import { Button, TextButton } from "../../parts/Button";
-import { FileField } from "../../parts/FileField";
+import { Link } from "react-router";
+import { Button } from "../../parts/Button";
+import { Choose } from "../../parts/Choose";
+import { FileReading } from "../../parts/FileReading";
+import { PasteOrFile } from "../../parts/PasteOrFile";
 import { MarginPart, Note, Sheet } from "../../parts/Sheet";
 import { Empty, Trouble } from "../../parts/States";
 import { t } from "../../text";
 import { useWhere } from "../Assessment";
-
-type View = Schemas["BringInView"];
+import { AnswerColumns } from "./AnswerColumns";
+import { MadeQuestions } from "./MadeQuestions";
+import { RowsThatAsk } from "./RowsThatAsk";
+import { type Bringing, useBringIn, type View } from "./useBringIn";
+import { WhatAsks } from "./WhatAsks";
 
 /** Answers from a file: the file as it is, what each column is taken for, and what does not fit on top. */
 export function BringIn() {
   const { assessment } = useWhere();
-  const client = useQueryClient();
-  const navigate = useNavigate();
-  const [file, setFile] = useState<File | null>(null);
-  const [leaveOut, setLeaveOut] = useState<number[]>([]);
-  const path = (what: string, lines: number[]) =>
-    `/api/assessments/${assessment}/${what}${lines.length > 0 ? `?leaveOut=${lines.join(",")}` : ""}`;
-  const preview = useMutation({
-    mutationFn: ({ f, lines }: { f: File; lines: number[] }) =>
-      sendFile<View>(path("bring-in/preview", lines), f),
-  });
-  const take = useMutation({
-    mutationFn: (f: File) => sendFile<View>(path("bring-in", leaveOut), f),
-    onSuccess: () => {
-      void client.invalidateQueries({ queryKey: ["assessment", assessment] });
-      void client.invalidateQueries({ queryKey: ["key", assessment] });
-      void navigate(`/a/${assessment}/collect`);
-    },
-  });
-  const look = (f: File, lines: number[]) => {
-    setFile(f);
-    setLeaveOut(lines);
-    preview.mutate({ f, lines });
-  };
-  const view = preview.data;
+  const bringing = useBringIn(assessment);
+  const { view, file, taken } = bringing;
   return (
     <Sheet
       margin={
         <>
           <MarginPart title={t("The file")}>
-            <FileField
-              accept=".csv,.tsv,.txt"
-              label={t("A file with one row per student and one column per question")}
-              onFile={(f) => look(f, [])}
-            />
+            <PasteOrFile label={t("Answers: CSV, XLSX, ODS or text")} onFile={bringing.choose} />
           </MarginPart>
-          <Trouble error={preview.error ?? take.error} />
-          {view && file && (
-            <WhatComesIn
-              view={view}
-              leaveOut={leaveOut}
-              onBack={(line) =>
-                look(
-                  file,
-                  leaveOut.filter((l) => l !== line),
-                )
-              }
-            >
-              <Button
-                look="strong"
-                disabled={view.faults.length > 0 || view.students === 0 || take.isPending}
-                onClick={() => take.mutate(file)}
-              >
-                {t("Bring in answers from {{count}} students", { count: view.students })}
-              </Button>
-              <Link to={`/a/${assessment}/collect`} className="ml-3 underline">
-                {t("Not now")}
+          <Trouble error={bringing.error} />
+          {view && file && !taken && view.made.length === 0 && (
+            <WhatComesIn view={view} bringing={bringing} assessment={assessment} />
+          )}
+          {view && file && !taken && view.made.length > 0 && <Made bringing={bringing} view={view} />}
+          {taken && (
+            <div role="status">
+              <Note by="rule">{t("Answers from {{count}} students are in.", { count: taken.students })}</Note>
+              {taken.rows.some((r) => !r.skipped && !r.student) && (
+                <Note by="waiting">
+                  {t(
+                    "Some rows stayed out. Bring the same file in again to give them to somebody: nobody comes in twice.",
+                  )}
+                </Note>
+              )}
+              <Link to={`/a/${assessment}/collect`} className="underline">
+                {t("See them in Collect")}
               </Link>
-            </WhatComesIn>
+            </div>
           )}
         </>
       }
     >
       {view && file ? (
-        <Table view={view} name={file.name} onLeaveOut={(line) => look(file, [...leaveOut, line])} />
+        <>
+          <Head view={view} bringing={bringing} name={file.name} />
+          {view.faults.map((f) => (
+            <p key={f.message} className="bg-waiting-wash px-5 py-2 font-semibold text-waiting">
+              {f.message}
+            </p>
+          ))}
+          {view.made.length > 0 ? (
+            <MadeQuestions view={view} onKind={bringing.kind} />
+          ) : (
+            <>
+              <RowsThatAsk view={view} onRow={bringing.row} />
+              <AnswerColumns view={view} bringing={bringing} />
+            </>
+          )}
+        </>
       ) : (
         <Empty title={t("Bring answers in from a file.")}>
           {t(
-            "A CSV file with one row per student. One column identifies the student by number, e-mail or name. The others are questions, named by number, id or full text, in any order. You see everything before anything is brought in.",
+            "A row for each student and a column for each question, a row for each answer, or a string of letters. Students by number, e-mail or name; questions by number, id or text. You see what everything is used as before anything is brought in, and can change it.",
           )}
         </Empty>
       )}
@@ -89,172 +76,139 @@ export function BringIn() {
   );
 }
 
-function WhatComesIn({
-  view,
-  leaveOut,
-  onBack,
-  children,
-}: {
-  view: View;
-  leaveOut: number[];
-  onBack: (line: number) => void;
-  children: React.ReactNode;
-}) {
-  const questions = view.columns.filter((c) => c.use === "ITEM").length;
-  const out = view.columns.filter((c) => c.use === "LEFT_OUT");
+const SHAPES = {
+  WIDE: "a row a student",
+  LONG: "a row an answer",
+  LETTERS: "a string of letters a student",
+} as const;
+
+function Head({ view, bringing, name }: { view: View; bringing: Bringing; name: string }) {
+  const heading = bringing.asked.choices.heading;
   return (
-    <MarginPart title={t("What will be brought in")}>
-      <div aria-live="polite">
-        <Note by="rule">
-          {t("{{count}} students", { count: view.students })},{" "}
-          {t("{{count}} questions", { count: questions })}
-        </Note>
-        {view.faults.length > 0 && (
-          <Note by="waiting">
-            <strong className="text-waiting">{t("{{count}} problems", { count: view.faults.length })}</strong>
-            <br />
-            {t(
-              "Correct them in the file, or skip those rows. Nothing is brought in until every row is right or skipped.",
-            )}
-          </Note>
+    <div className="border-b border-rule px-5 py-3">
+      <p>
+        <strong>{name}</strong>{" "}
+        <span className="ml-2 text-soft">
+          {[
+            t("{{rows}} rows, {{columns}} columns", { rows: view.lines, columns: view.columns.length }),
+            view.how,
+            t(SHAPES[view.shape]),
+            ...view.notes,
+          ].join(" · ")}
+        </span>
+      </p>
+      <div className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
+        <FileReading
+          how={bringing.asked.how}
+          encoding={view.encoding}
+          sheets={view.sheets}
+          onChange={bringing.read}
+        />
+        <Choose
+          label={t("Rows of headings")}
+          value={heading === null ? "" : String(heading)}
+          options={[
+            ["", t("as found")],
+            ["0", t("none")],
+            ["1", t("one")],
+            ["2", t("two")],
+          ]}
+          onChange={(n) => bringing.say({ heading: n === "" ? null : Number(n), columns: {} })}
+        />
+        {view.decimalComma !== null && view.decimalComma !== undefined && (
+          <Choose
+            label={t("Commas in numbers")}
+            value={view.decimalComma ? "yes" : "no"}
+            options={[
+              ["yes", t("are decimal marks")],
+              ["no", t("stay as typed")],
+            ]}
+            onChange={(is) => bringing.say({ decimalComma: is === "yes" })}
+          />
         )}
       </div>
-      {out.length > 0 && (
-        <Note>
-          {t("Columns not used (they match no question):")} {out.map((c) => c.name).join(" · ")}
+    </div>
+  );
+}
+
+function Made({ bringing, view }: { bringing: Bringing; view: View }) {
+  const count = view.made.filter((q) => q.kind !== "LEFT_OUT").length;
+  return (
+    <MarginPart title={t("This assessment has no questions yet")}>
+      <Note by="rule">
+        {t("They can be made from the columns of this file. You can change everything in Key afterwards.")}
+      </Note>
+      {view.made.every((q) => q.key === "") && (
+        <Note by="waiting">
+          {t("The file has no key row: say in Key what is right, then bring the answers in.")}
         </Note>
       )}
-      {view.missing.length > 0 && (
-        <Note>
-          <details>
-            <summary className="cursor-pointer">
-              {t("{{count}} students on the roster are not in the file", { count: view.missing.length })}
-            </summary>
-            <p className="text-small">{view.missing.join(" · ")}</p>
-          </details>
-        </Note>
-      )}
-      {leaveOut.length > 0 && (
-        <Note>
-          {t("Skipped rows:")}{" "}
-          {leaveOut.map((l) => (
-            <TextButton
-              key={l}
-              className="mr-2 underline"
-              onClick={() => onBack(l)}
-              title={t("Stop skipping row {{line}}")}
-            >
-              {l}
-            </TextButton>
-          ))}
-        </Note>
-      )}
-      {children}
+      <Button look="strong" disabled={count === 0 || bringing.working} onClick={() => void bringing.make()}>
+        {t("Make {{count}} questions", { count })}
+      </Button>
     </MarginPart>
   );
 }
 
-function Table({ view, name, onLeaveOut }: { view: View; name: string; onLeaveOut: (line: number) => void }) {
-  const general = view.faults.filter((f) => !view.rows.some((r) => r.line === f.line));
+function WhatComesIn({ view, bringing, assessment }: { view: View; bringing: Bringing; assessment: string }) {
+  const questions = view.columns.filter((c) => c.use === "ITEM").length;
+  const waiting = view.rows.filter((r) => !r.skipped && !r.student && !r.asIs).length;
   return (
     <>
-      <p className="border-b border-rule px-5 py-3">
-        <strong>{name}</strong>{" "}
-        <span className="ml-2 text-soft">
-          {t("{{rows}} rows, {{columns}} columns", { rows: view.lines, columns: view.columns.length })} ·{" "}
-          {view.separator}
-        </span>
-      </p>
-      {general.map((f) => (
-        <p key={f.message} className="bg-waiting-wash px-5 py-2 font-semibold text-waiting">
-          {t("Line {{line}}", { line: f.line })}: {f.message}
-        </p>
-      ))}
-      <section className="overflow-x-auto" aria-label={t("The file as it is")}>
-        <table className="min-w-full text-small">
-          <thead>
-            <tr className="text-left align-top">
-              <th scope="col" className="border-b border-rule px-2 py-2 font-normal text-soft">
-                {t("line")}
-              </th>
-              {view.columns.map((c) => (
-                <th
-                  key={c.index}
-                  scope="col"
-                  title={c.because}
-                  className="min-w-44 border-b border-l border-rule px-3 py-2"
-                >
-                  <span className={c.use === "LEFT_OUT" ? "font-normal text-soft" : "text-by-rule"}>
-                    {c.use === "STUDENT"
-                      ? t("student")
-                      : c.use === "ITEM"
-                        ? `${t("question")} ${c.item}`
-                        : t("not used")}
-                  </span>
-                  <span className="block font-normal text-soft">{c.name}</span>
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {view.rows.map((r) => (
-              <FileRow
-                key={r.line}
-                row={r}
-                columns={view.columns.length}
-                faults={view.faults.filter((f) => f.line === r.line)}
-                onLeaveOut={onLeaveOut}
-              />
-            ))}
-          </tbody>
-        </table>
-      </section>
-      {view.lines > view.rows.length && (
-        <p className="px-5 py-2 text-soft">
-          {t("{{count}} more rows", { count: view.lines - view.rows.length })}
-        </p>
-      )}
-    </>
-  );
-}
-
-function FileRow({
-  row,
-  columns,
-  faults,
-  onLeaveOut,
-}: {
-  row: Schemas["Row"];
-  columns: number;
-  faults: Schemas["CellFault"][];
-  onLeaveOut: (line: number) => void;
-}) {
-  const wash = faults.length > 0 ? "bg-waiting-wash" : "";
-  return (
-    <>
-      <tr className={`border-b border-rule ${wash}`}>
-        <td className="px-2 py-1.5 text-soft">{row.line}</td>
-        {Array.from({ length: columns }, (_, i) => (
-          <td key={i} className="border-l border-rule px-3 py-1.5 align-top font-script">
-            {row.cells[i] ?? ""}
-          </td>
-        ))}
-      </tr>
-      {faults.length > 0 && (
-        <tr className={`border-b border-rule ${wash}`}>
-          <td />
-          <td colSpan={columns} className="px-3 py-1.5">
-            {faults.map((f) => (
-              <span key={f.column + f.message} className="mr-4">
-                <strong className="text-waiting">{f.column}</strong> {f.message}
-              </span>
-            ))}
-            <TextButton className="underline" onClick={() => onLeaveOut(row.line)}>
-              {t("Skip row {{line}}", { line: row.line })}
-            </TextButton>
-          </td>
-        </tr>
-      )}
+      <WhatAsks view={view} bringing={bringing} />
+      <MarginPart title={t("What will be brought in")}>
+        <div aria-live="polite">
+          <Note by="rule">
+            {[
+              t("{{count}} students", { count: view.students }),
+              t("{{count}} questions", { count: questions }),
+            ].join(" · ")}
+          </Note>
+          {view.asBefore > 0 && (
+            <Note>
+              {t("{{count}} students are in already, with the same answers", { count: view.asBefore })}
+            </Note>
+          )}
+          {view.changed.length > 0 && (
+            <Note by="waiting">
+              {t("In already with other answers, which stay:")} {view.changed.join(" · ")}
+            </Note>
+          )}
+          {waiting > 0 && (
+            <Note by="waiting">
+              {t("{{count}} rows wait and stop nobody: they stay out until they are decided", {
+                count: waiting,
+              })}
+            </Note>
+          )}
+        </div>
+        {view.missing.length > 0 && (
+          <Note>
+            <details>
+              <summary className="cursor-pointer">
+                {t("{{count}} students on the roster are not in the file", { count: view.missing.length })}
+              </summary>
+              <p className="text-small">{view.missing.join(" · ")}</p>
+            </details>
+          </Note>
+        )}
+        <Button
+          look="strong"
+          disabled={
+            view.faults.length > 0 ||
+            view.open > 0 ||
+            view.students === 0 ||
+            bringing.working ||
+            bringing.looking
+          }
+          onClick={() => void bringing.take()}
+        >
+          {t("Bring in answers from {{count}} students", { count: view.students })}
+        </Button>
+        <Link to={`/a/${assessment}/collect`} className="ml-3 underline">
+          {t("Not now")}
+        </Link>
+      </MarginPart>
     </>
   );
 }

@@ -230,6 +230,17 @@ final class Browser implements AutoCloseable {
     }
 
     /** Types what a new item asks, once its empty editor has taken the place of the one before. */
+    /** What a field holds that is read, not typed. */
+    String valueOf(String label) {
+        return String.valueOf(driver.findElement(By.cssSelector("[aria-label='" + label + "']"))
+                .getDomProperty("value"));
+    }
+
+    /** Opens what is folded. */
+    Browser clickSummary(String text) {
+        return click("summary", text);
+    }
+
     Browser asks(String text) {
         waitUntil(() -> field("Question text").getText().isBlank(), "an empty item");
         return type("Question text", text);

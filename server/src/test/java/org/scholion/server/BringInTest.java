@@ -2,20 +2,19 @@ package org.scholion.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
-import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.scholion.server.course.Courses;
 import org.scholion.server.ledger.Standings;
-import org.scholion.server.testing.Colleague;
+import org.scholion.server.testing.AboutFile;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.TestDatabase;
 import org.scholion.server.testing.Visitor;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -38,162 +37,202 @@ class BringInTest {
     }
 
     @Test
-    void a_messy_export_comes_in_as_far_as_it_fits_and_the_rest_is_named(Scholion.Running school, Standings standings) {
+    void a_messy_export_comes_in_as_far_as_it_is_certain_and_every_doubt_is_asked_once(
+            Scholion.Running school, Standings standings) throws IOException {
         Visitor aud = school.as("Aud Meller");
         String path = evening(aud);
-        JsonNode view = aud.sendFile(path + "/bring-in/preview", data("evening-test.csv"))
-                .ok();
+        String file = Files.readString(data("evening-test.csv"));
+        JsonNode view = aud.sendFile(path + "/bring-in/preview", file).ok();
+        assertThat(view.get("faults")).isEmpty();
         assertThat(view.get("columns")
                         .valueStream()
-                        .filter(c -> c.get("use").stringValue().equals("ITEM"))
-                        .count())
-                .isEqualTo(11);
-        assertThat(view.get("columns").get(1).get("use").stringValue()).isEqualTo("STUDENT");
-        JsonNode faults = view.get("faults");
-        assertThat(faults.toString())
-                .contains(
-                        "a.meller@saltmarsh.example",
-                        "Kofi Sande is also in row 6. Skip one of the two.",
-                        "By name it could be");
-        assertThat(view.get("students").intValue())
-                .as("who is there twice is one student")
-                .isEqualTo(50 - faults.size());
+                        .map(c -> c.get("use").stringValue())
+                        .limit(5))
+                .containsExactly("LEFT_OUT", "EMAIL", "NAME", "LEFT_OUT", "ITEM");
+        assertThat(view.get("without")).isEmpty();
+        assertThat(view.get("keyLine").intValue()).isEqualTo(4);
+        assertThat(view.get("twice").intValue()).isEqualTo(1);
         assertThat(view.get("missing").toString()).contains("Lund, Zofia", "Rudd, Maude");
+        assertThat(view.get("rows"))
+                .singleElement()
+                .satisfies(r -> assertThat(r.get("near")).isNotEmpty());
 
-        assertThat(aud.sendFile(path + "/bring-in", data("evening-test.csv"))
-                        .isRefused(422)
-                        .json()
-                        .get("places"))
-                .hasSize(faults.size());
+        assertThat(aud.sendFile(path + "/bring-in", file).isRefused(422).detail())
+                .contains("decisions are missing");
         assertThat(aud.get(path + "/collect").ok().get("sittings"))
                 .as("nothing came in half")
                 .isEmpty();
 
-        String lines = String.join(
-                ",",
-                faults.valueStream()
-                        .map(f -> f.get("line").asString())
-                        .distinct()
-                        .toList());
-        JsonNode taken = aud.sendFile(path + "/bring-in?leaveOut=" + lines, data("evening-test.csv"))
-                .ok();
+        AboutFile said = new AboutFile().takesLast();
+        view.get("cells")
+                .forEach(c ->
+                        said.reads(c.get("item").stringValue(), c.get("cell").stringValue(), ""));
+        JsonNode taken = aud.sendFile(path + "/bring-in", file, said.said()).ok();
         int students = taken.get("students").intValue();
-        assertThat(students).isEqualTo(50 - faults.size());
+        assertThat(students).isEqualTo(view.get("students").intValue());
         assertThat(aud.get(path).ok().get("line").get("in").intValue()).isEqualTo(students);
         assertThat(aud.get(path + "/doubts").body()).contains("thirteen");
         assertThat(standings.differences()).isEmpty();
 
-        JsonNode again = aud.sendFile(path + "/bring-in/preview?leaveOut=" + lines, data("evening-test.csv"))
+        JsonNode again =
+                aud.sendFile(path + "/bring-in/preview", file, said.said()).ok();
+        assertThat(again.get("students").intValue()).as("nobody comes in twice").isZero();
+        assertThat(again.get("asBefore").intValue()).isEqualTo(students);
+        said.gives(
+                view.get("rows").get(0).get("line").intValue(),
+                view.get("rows").get(0).get("near").get(0).get("id").stringValue());
+        JsonNode later = aud.sendFile(path + "/bring-in", file, said.said()).ok();
+        assertThat(later.get("students").intValue())
+                .as("a row that waited comes in later, given to a student by hand")
+                .isEqualTo(1);
+    }
+
+    @Test
+    void a_changed_answer_of_somebody_who_is_in_already_is_named_and_changes_nothing(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Twice brought in");
+        Map<String, Object> said = new AboutFile().notAsked("q2", "q3", "q4").said();
+        lesson.teacher
+                .sendFile(lesson.path("/bring-in"), "number,q1\n40200,a\n40208,b\n", said)
                 .ok();
-        assertThat(again.get("faults")).as("nobody comes in twice").hasSize(students);
-    }
-
-    @Test
-    void a_roster_comes_in_without_being_edited_first(Scholion.Running school) {
-        Visitor aud = school.as("Aud Meller");
-        String course = aud.get("/api/courses").ok().get(0).get("id").stringValue();
-        JsonNode effect = aud.sendFile("/api/courses/" + course + "/roster", data("roster.csv"))
+        JsonNode again = lesson.teacher
+                .sendFile(lesson.path("/bring-in"), "number,q1\n40200,b\n40208,b\n40216,a\n", said)
                 .ok();
-        assertThat(effect.get("students").intValue()).isEqualTo(52);
-        assertThat(effect.get("isNew").intValue()).as("the demo knows them all").isZero();
-        JsonNode more = aud.sendFile(
-                        "/api/courses/" + course + "/roster",
-                        "number;first name;surname;section\n99001;Ada;Newly;Section D\n99002;Bo;Newly;Section D\n")
-                .ok();
-        assertThat(more.get("isNew").intValue()).isEqualTo(2);
-        assertThat(aud.get("/api/courses/" + course).body()).contains("Section D", "Newly");
+        assertThat(again.get("changed").get(0).stringValue()).isEqualTo("Tamsin Orrel");
+        assertThat(again.get("asBefore").intValue()).isEqualTo(1);
+        assertThat(again.get("students").intValue()).isEqualTo(1);
+        assertThat(lesson.teacher
+                        .get(lesson.path("/hand-back"))
+                        .ok()
+                        .get("students")
+                        .toString())
+                .contains("\"name\":\"Tamsin Orrel\"");
     }
 
     @Test
-    void faults_of_a_roster_are_named_and_nobody_is_added(Scholion.Running school) {
-        Visitor aud = school.as("Aud Meller");
-        String course = aud.get("/api/courses").ok().get(0).get("id").stringValue();
-        String file =
-                "number,first name,surname,section\n99100,New,Person,Section A\n99100,Same,Number,Section A\n40200,Other,Name,Section A\n99101,,Nameless,Section A\n";
-        String said = aud.sendFile("/api/courses/" + course + "/roster", file)
-                .isRefused(422)
-                .body();
-        assertThat(said)
-                .contains("line 3", "stands in line 2 already", "belongs to Tamsin Orrel", "the first name is empty");
-        assertThat(aud.get("/api/courses/" + course).body()).doesNotContain("99100");
-    }
-
-    @Test
-    void a_roster_names_nobody_outside_ones_courses_and_takes_somebody_only_where_number_and_names_agree(
-            Scholion.Running school) {
-        Colleague runa = Colleague.called(school, "Runa");
-        UUID ours = school.bean(JdbcClient.class)
-                .sql("select school_id from person where id = cast(? as uuid)")
-                .param(runa.id())
-                .query(UUID.class)
-                .single();
-        UUID course =
-                school.bean(Courses.class).add(ours, "Ropework for all", null, List.of(UUID.fromString(runa.id())));
-        String roster = "/api/courses/" + course + "/roster";
-        String head = "number,first name,surname,section\n";
-        for (String guess : List.of("40200,Some,Body,One\n", "40200,Tamsin,Body,One\n", "40200,Some,Orrel,One\n")) {
-            for (String way : List.of(roster, roster + "/preview")) {
-                String said = runa.visitor().sendFile(way, head + guess).body();
-                assertThat(said)
-                        .contains("is in use in this school under another name")
-                        .doesNotContain("Tamsin Orrel");
-            }
-        }
-        assertThat(runa.visitor().get("/api/courses/" + course).body()).doesNotContain("40200");
-        runa.visitor().sendFile(roster, head + "40200, TAMSIN ,orrel,One\n").ok();
-        assertThat(runa.visitor().get("/api/courses/" + course).body()).contains("Tamsin", "Orrel", "40200");
-        assertThat(runa.visitor()
-                        .sendFile(roster + "/preview", head + "40200,Some,Body,One\n")
-                        .body())
-                .as("now she teaches her")
-                .contains("belongs to Tamsin Orrel in your courses");
-    }
-
-    @Test
-    void names_of_a_roster_have_a_length_and_letters_of_any_script_and_nothing_else(Scholion.Running school) {
-        Visitor aud = school.as("Aud Meller");
-        String roster =
-                "/api/courses/" + aud.get("/api/courses").ok().get(0).get("id").stringValue() + "/roster/preview";
-        String head = "number,first name,surname,section,e-mail\n";
-        String good = "N1,Zoë,O’Brien-Müller,A,\nN2,小明,李,A,x@y.example\nN3,María José,d'Ávila (jr.),A,\n";
-        assertThat(aud.sendFile(roster, head + good).ok().get("faults")).isEmpty();
-        for (String bad : List.of(
-                "N4," + "x".repeat(3_000) + ",B,A,",
-                "N4,<b>Bo</b>,B,A,",
-                "N4,Bo,\uD83D\uDE00,A,",
-                "N4,Bo,123,A,",
-                "N4,Bo,B," + "s".repeat(100) + ",",
-                "=1+1,Bo,B,A,",
-                "N4,Bo,B,A,no address")) {
-            assertThat(aud.sendFile(roster, head + bad + "\n").ok().get("faults"))
-                    .as(bad.substring(0, Math.min(30, bad.length())))
-                    .hasSize(1);
+    void a_question_that_was_not_asked_counts_nothing_and_one_without_an_answer_does(Scholion.Running school) {
+        for (boolean asked : List.of(true, false)) {
+            Lesson lesson = Lesson.written(school, "Asked " + asked);
+            AboutFile said = new AboutFile().notAsked("q3", "q4");
+            said = asked ? said.noAnswer("q2") : said.notAsked("q2");
+            lesson.teacher
+                    .sendFile(lesson.path("/bring-in"), "number,q1\n40200,a\n", said.said())
+                    .ok();
+            JsonNode one = lesson.teacher
+                    .get(lesson.path("/hand-back"))
+                    .ok()
+                    .get("students")
+                    .get(0);
+            assertThat(one.get("score").stringValue()).isEqualTo("1");
+            assertThat(one.get("possible").stringValue()).isEqualTo(asked ? "3" : "1");
         }
     }
 
     @Test
-    void names_to_sign_in_with_are_made_of_peoples_own_names_and_never_of_a_rosters_addresses(
-            Scholion.Running school, JdbcClient db) {
+    void letters_of_a_sheet_reader_come_in_and_the_long_table_of_another_program(Scholion.Running school)
+            throws IOException {
         Visitor aud = school.as("Aud Meller");
         String course = aud.get("/api/courses").ok().get(0).get("id").stringValue();
-        aud.sendFile(
-                        "/api/courses/" + course + "/roster",
-                        "number,first name,surname,section,e-mail\n"
-                                + "S1,Sørine,Ånes,Section E,aud.meller@saltmarsh.example\n"
-                                + "S2,Sorine,Anes,Section E,berit.straum\u0040saltmarsh.example\nS3,小明,李,Section E,\n")
+        String letters = aud.post("/api/assessments", Map.of("course", course, "title", "Sheet reader"))
+                .ok()
+                .get("id")
+                .stringValue();
+        ArrayNode items = JsonNodeFactory.instance.arrayNode();
+        for (int n = 1; n <= 25; n++) {
+            ObjectNode item =
+                    items.addObject().put("id", "q" + n).put("kind", "choice").put("points", "1");
+            ArrayNode options = item.putArray("options");
+            "abcd"
+                    .chars()
+                    .forEach(c -> options.addObject()
+                            .put("id", "" + (char) c)
+                            .put("text", ("" + (char) c).toUpperCase(java.util.Locale.ROOT)));
+            item.putArray("key").add("a");
+        }
+        aud.put(
+                        "/api/assessments/" + letters + "/key",
+                        Map.of(
+                                "definition",
+                                Map.of(
+                                        "format",
+                                        "scholion-assessment/1",
+                                        "title",
+                                        "Sheet reader",
+                                        "language",
+                                        "en",
+                                        "items",
+                                        Lesson.plain(items)),
+                                "revision",
+                                0))
                 .ok();
-        assertThat(db.sql(
-                                "select number || ' ' || username from person where number in ('S1', 'S2', 'S3') order by number")
-                        .query(String.class)
-                        .list())
-                .containsExactly("S1 sorine.anes", "S2 sorine.anes2", "S3 student.s3");
+        String path = "/api/assessments/" + letters + "/bring-in";
+        JsonNode view = aud.sendFile(path + "/preview", Files.readString(data("letters.txt")))
+                .ok();
+        assertThat(view.get("shape").stringValue()).isEqualTo("LETTERS");
+        assertThat(view.get("keyLine").intValue()).isEqualTo(2);
+        assertThat(view.get("rows").valueStream().map(r -> r.get("why").stringValue()))
+                .as("one string is short, one number fits nobody")
+                .hasSize(2)
+                .anySatisfy(w -> assertThat(w).contains("its string has"))
+                .anySatisfy(w -> assertThat(w).contains("is nobody of these sections"));
+        assertThat(view.get("cells").valueStream().map(c -> c.get("cell").stringValue()))
+                .containsExactlyInAnyOrder("-", "*");
+        Map<String, Object> said =
+                new AboutFile().reads("", "-", "").reads("", "*", "").said();
+        assertThat(aud.sendFile(path, Files.readString(data("letters.txt")), said)
+                        .ok()
+                        .get("students")
+                        .intValue())
+                .isGreaterThan(40);
+
+        JsonNode wide = aud.sendFile(evening(aud) + "/bring-in/preview", Files.readString(data("long-shape.csv")))
+                .ok();
+        assertThat(wide.get("shape").stringValue()).isEqualTo("LONG");
+        assertThat(wide.get("faults")).isEmpty();
+        assertThat(wide.get("columns")
+                        .valueStream()
+                        .filter(c -> c.get("use").stringValue().equals("ITEM")))
+                .hasSizeGreaterThan(4);
+    }
+
+    @Test
+    void a_paper_that_was_given_elsewhere_is_made_from_the_file_and_scored(Scholion.Running school) throws IOException {
+        Visitor aud = school.as("Aud Meller");
+        String course = aud.get("/api/courses").ok().get(0).get("id").stringValue();
+        String id = aud.post("/api/assessments", Map.of("course", course, "title", "Given elsewhere"))
+                .ok()
+                .get("id")
+                .stringValue();
+        String path = "/api/assessments/" + id + "/bring-in";
+        String file = Files.readString(data("evening-test.csv"));
+        JsonNode made = aud.sendFile(path + "/preview", file).ok().get("made");
+        assertThat(made.valueStream().map(q -> q.get("kind").stringValue()).filter(k -> !k.equals("LEFT_OUT")))
+                .containsExactly(
+                        "CHOICE", "CHOICE", "CHOICE", "CHOICE", "CHOICE", "SEVERAL", "TEXT", "TEXT", "NUMBER", "NUMBER",
+                        "OPEN");
+        assertThat(aud.sendFile(path + "/questions", file).ok().get("questions").intValue())
+                .isEqualTo(11);
+        assertThat(aud.sendFile(path + "/questions", file).isRefused(409).detail())
+                .contains("has questions already");
+        JsonNode view = aud.sendFile(path + "/preview", file).ok();
+        assertThat(view.get("faults")).isEmpty();
+        AboutFile said = new AboutFile().takesLast();
+        view.get("cells")
+                .forEach(c ->
+                        said.reads(c.get("item").stringValue(), c.get("cell").stringValue(), ""));
+        assertThat(aud.sendFile(path, file, said.said()).ok().get("students").intValue())
+                .isGreaterThan(45);
     }
 
     @Test
     void a_plain_table_by_number_comes_in_and_is_scored(Scholion.Running school) {
         Lesson lesson = Lesson.written(school, "Plain table");
         String file = "q3\tnumber\t1\tQuestion 2\n10 nmi\t40200\tb\tbowline\n9\t40208\tAt springs\t\n";
-        lesson.teacher.sendFile(lesson.path("/bring-in"), file).ok();
+        lesson.teacher
+                .sendFile(
+                        lesson.path("/bring-in"),
+                        file,
+                        new AboutFile().noAnswer("q4").said())
+                .ok();
         JsonNode monitor = lesson.teacher.get(lesson.path("/collect")).ok();
         assertThat(monitor.get("in").intValue()).isEqualTo(2);
         JsonNode book = lesson.teacher.get(lesson.path("/hand-back")).ok();
@@ -238,7 +277,12 @@ class BringInTest {
                 .as("nothing is half given out")
                 .isEmpty();
         String file = "number;q1\n40200;[[\"n\",\"up\"],[\"s\",\"down\"]]\n40208;[[\"n\",\"down\"]]\n";
-        lesson.teacher.sendFile(lesson.path("/bring-in"), file).ok();
+        lesson.teacher
+                .sendFile(
+                        lesson.path("/bring-in"),
+                        file,
+                        new AboutFile().notAsked("q2").said())
+                .ok();
         JsonNode students = lesson.teacher.get(lesson.path("/hand-back")).ok().get("students");
         assertThat(students.valueStream()
                         .map(s -> s.get("name").stringValue() + " "
@@ -255,13 +299,19 @@ class BringInTest {
     }
 
     @Test
-    void what_is_no_option_is_named_by_row_and_column(Scholion.Running school) {
+    void what_is_no_option_is_asked_before_anything_comes_in(Scholion.Running school) {
         Lesson lesson = Lesson.written(school, "No option");
-        Visitor.Reply reply = lesson.teacher
-                .sendFile(lesson.path("/bring-in"), "number,q1\n40200,At noon\n99999,a\n")
-                .isRefused(422);
-        assertThat(reply.body())
-                .contains("line 2, q1", "“At noon” is not an option", "line 3, number", "“99999” is not a student");
+        String file = "number,q1\n40200,At noon\n99999,a\n";
+        AboutFile said = new AboutFile().notAsked("q2", "q3", "q4");
+        lesson.teacher.sendFile(lesson.path("/bring-in"), file, said.said()).isRefused(422);
+        JsonNode taken = lesson.teacher
+                .sendFile(
+                        lesson.path("/bring-in"),
+                        file,
+                        said.reads("q1", "At noon", "a").said())
+                .ok();
+        assertThat(taken.get("students").intValue()).isEqualTo(1);
+        assertThat(taken.get("rows").toString()).contains("“99999” is nobody of these sections");
     }
 
     @Test
@@ -273,15 +323,15 @@ class BringInTest {
                         .detail())
                 .contains("empty");
         assertThat(lesson.teacher
-                        .sendFile(lesson.path("/bring-in/preview"), "a,b\n1,2,3\n")
+                        .sendFile(lesson.path("/bring-in/preview"), "number,q1\n40200,a\n", Map.of("nothing", "known"))
                         .isRefused(422)
                         .detail())
-                .contains("3 cells");
+                .contains("what was said about the file cannot be read");
         JsonNode view = lesson.teacher
                 .sendFile(lesson.path("/bring-in/preview"), "x,y\n1,2\n")
                 .ok();
         assertThat(view.get("faults").toString())
-                .contains("No column identifies the students", "no column is a question");
+                .contains("No column identifies the students", "No column is a question");
     }
 
     @Test

@@ -25,6 +25,13 @@ public record BringInChoices(
     public static final BringInChoices NONE =
             new BringInChoices(null, Map.of(), Map.of(), Map.of(), Map.of(), null, null);
 
+    public BringInChoices {
+        columns = Map.copyOf(columns);
+        rows = Map.copyOf(rows);
+        cells = Map.copyOf(cells);
+        without = Map.copyOf(without);
+    }
+
     /** What a question without a column was to those students. */
     public enum Missing {
         NOT_ASKED,

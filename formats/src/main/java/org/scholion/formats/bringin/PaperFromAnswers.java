@@ -23,6 +23,9 @@ public final class PaperFromAnswers {
             Pattern.compile("[-+−]?\\d+([.,]\\d+)?\\s*([%°]|[\\p{L}/·²³]{1,12})?( [\\p{L}]{1,8})?");
     private static final Pattern BESIDE = Pattern.compile(
             "(?i).*\\b(score|points?|marks?|time|date|handed in|submitted|started|class|section|group|e-?mail|full name|comments?|feedback)\\b.*");
+    /** A longer name is a question in which such a word stands. */
+    private static final int MOST_WORDS = 4;
+
     private static final int MOST_OPTIONS = 8;
     private static final int LONG_ANSWER = 45;
     private static final double MOST = 0.8;
@@ -75,7 +78,7 @@ public final class PaperFromAnswers {
                     cells.add(cell);
                 }
             }
-            MadeQuestion guess = guess(c, cells, key);
+            MadeQuestion guess = guess(c, cells, key, keyLine != null);
             Kind said = kinds.get(c.index());
             made.add(said == null || said == guess.kind() ? guess : as(guess, said, cells));
         }
@@ -95,16 +98,21 @@ public final class PaperFromAnswers {
                 .orElse(null);
     }
 
-    private static MadeQuestion guess(Column c, List<String> cells, String key) {
+    private static MadeQuestion guess(Column c, List<String> cells, String key, boolean hasKey) {
         if (cells.isEmpty() && key.isEmpty()) {
             return new MadeQuestion(c.index(), c.name(), Kind.LEFT_OUT, List.of(), key, "nothing stands in it");
         }
-        if (BESIDE.matcher(c.name()).matches()) {
+        if (c.name().split(" ").length <= MOST_WORDS && BESIDE.matcher(c.name()).matches()) {
             return new MadeQuestion(c.index(), c.name(), Kind.LEFT_OUT, List.of(), key, "its name is no question’s");
         }
         if (share(cells, x -> NUMBER.matcher(x).matches()) >= MOST
                 && cells.stream().anyMatch(x -> x.matches(".*\\d.*"))) {
             return new MadeQuestion(c.index(), c.name(), Kind.NUMBER, List.of(), key, "most of its cells are numbers");
+        }
+        double length = cells.stream().mapToInt(String::length).average().orElse(0);
+        if (hasKey && key.isEmpty() && length > LONG_ANSWER / 2.0) {
+            return new MadeQuestion(
+                    c.index(), c.name(), Kind.OPEN, List.of(), key, "its cells are sentences, and the key has none");
         }
         Map<String, Integer> whole = counts(cells);
         if (isFew(whole.keySet().size(), cells.size())) {
@@ -128,7 +136,6 @@ public final class PaperFromAnswers {
                     "its cells are made of " + parts.size()
                             + " texts that stand there again and again, joined by a comma");
         }
-        double length = cells.stream().mapToInt(String::length).average().orElse(0);
         return length > LONG_ANSWER && key.length() < LONG_ANSWER
                 ? new MadeQuestion(c.index(), c.name(), Kind.OPEN, List.of(), key, "its cells are whole sentences")
                 : new MadeQuestion(

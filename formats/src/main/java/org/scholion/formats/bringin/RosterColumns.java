@@ -45,7 +45,7 @@ public final class RosterColumns {
                     Use.NAME,
                     words("(full|student|pupil|display)? ?names?|student|pupil|learner|navn"),
                     Use.EMAIL,
-                    words("(school|student|work)? ?e ?mail ?(address)?|mail|address|user ?name|login"),
+                    words("(school|student|work)? ?e ?mail ?(address)?|mail|address"),
                     Use.SECTION,
                     words(
                             "(tutor|teaching)? ?(section|class|group|form|set|klasse|gruppe|classe)|class(room)? ?(name|code)?|section ?name")));

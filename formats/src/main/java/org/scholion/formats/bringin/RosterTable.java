@@ -97,7 +97,7 @@ public record RosterTable(List<RosterColumn> columns, List<Line> students, List<
                         name.given(),
                         name.family(),
                         StudentNumber.repaired(cell(row, places, Use.NUMBER)),
-                        email.contains("@") ? email : "",
+                        email,
                         own.isEmpty() ? section : own));
     }
 

@@ -1,6 +1,7 @@
 package org.scholion.formats.table;
 
 import java.util.List;
+import java.util.Objects;
 
 /**
  * A file of rows and cells as it is, before anything is taken for a heading.
@@ -30,6 +31,11 @@ public record Grid(
      */
     public record Reading(String encoding, String separator, int sheet) {
         public static final Reading NOTHING = new Reading("", "", 0);
+
+        public Reading {
+            Objects.requireNonNull(encoding);
+            Objects.requireNonNull(separator);
+        }
     }
 
     /**

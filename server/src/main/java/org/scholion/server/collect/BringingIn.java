@@ -90,6 +90,12 @@ public class BringingIn {
     public record BringInAsked(Grid.Reading how, BringInChoices choices, Map<Integer, PaperFromAnswers.Kind> kinds) {
         public static final BringInAsked NOTHING =
                 new BringInAsked(Grid.Reading.NOTHING, BringInChoices.NONE, Map.of());
+
+        public BringInAsked {
+            Objects.requireNonNull(how);
+            Objects.requireNonNull(choices);
+            kinds = Map.copyOf(kinds);
+        }
     }
 
     /** Whose row was found how. */
@@ -105,6 +111,7 @@ public class BringingIn {
      * @param missing students of the rosters that the file does not name
      * @param open how many decisions are missing before anything can come in
      * @param made questions that would be made of the columns, where the assessment has none yet
+     * @param free students of the rosters who have no answers here, to whom a row can be given
      * @param shown the first rows as they were recognised, for looking at
      */
     public record BringInView(
@@ -129,7 +136,8 @@ public class BringingIn {
             List<CellFault> faults,
             List<PaperFromAnswers.MadeQuestion> made,
             List<Table.Row> shown,
-            List<MatchedRow> matched) {}
+            List<MatchedRow> matched,
+            List<Known> free) {}
 
     /** A file as it was read, and what it is taken for. */
     private record Read(Grid grid, Table table, BringIn found, Set<String> asBefore, List<String> changed) {}
@@ -142,7 +150,7 @@ public class BringingIn {
             Table table = AnswerTable.headed(grid, roster, asked.choices());
             return assessments.isEmpty(assessment)
                     ? withoutPaper(grid, table, roster, asked)
-                    : view(read(assessment, grid, table, asked), roster, items(assessment), asked);
+                    : view(read(assessment, grid, table, asked), roster, asked);
         });
     }
 
@@ -164,7 +172,7 @@ public class BringingIn {
                 throw Refused.invalid("file", open + " decisions are missing; nothing was brought in");
             }
             store(me, assessment, read.found());
-            return view(read, roster, items(assessment), asked);
+            return view(read, roster, asked);
         });
     }
 
@@ -214,6 +222,7 @@ public class BringingIn {
                 List.of(),
                 PaperFromAnswers.of(table, roster, asked.choices(), asked.kinds()),
                 table.rows().stream().limit(SHOWN_ROWS).toList(),
+                List.of(),
                 List.of());
     }
 
@@ -313,7 +322,7 @@ public class BringingIn {
         return ids;
     }
 
-    private static BringInView view(Read read, List<Known> roster, List<Item> items, BringInAsked asked) {
+    private static BringInView view(Read read, List<Known> roster, BringInAsked asked) {
         BringIn found = read.found();
         Set<String> named = new HashSet<>(read.asBefore());
         Set<String> sections = new HashSet<>();
@@ -352,6 +361,12 @@ public class BringingIn {
                         .limit(MOST_ROWS_ASKED)
                         .map(a -> new MatchedRow(
                                 a.line(), a.student().name(), a.student().section(), a.by()))
-                        .toList());
+                        .toList(),
+                found.rows().isEmpty()
+                        ? List.of()
+                        : roster.stream()
+                                .filter(k -> !named.contains(k.id()) && !changed.contains(k.name()))
+                                .limit(MOST_ROWS_ASKED)
+                                .toList());
     }
 }

@@ -123,13 +123,13 @@ public class Courses {
     @Transactional(readOnly = true)
     public List<CourseLine> list(Me me) {
         return entities.createQuery("""
-                        select c.id, c.title, c.term, c.archivedAt is not null,
+                        select c.id, c.title, c.term, case when c.archivedAt is null then false else true end,
                                cast((select count(*) from Section s where s.course = c.id) as Integer),
                                cast((select count(distinct e.student) from Enrolment e
                                      join Section s on s.id = e.section where s.course = c.id) as Integer),
                                coalesce((select listagg(p.name, ', ') within group (order by p.family)
                                  from CourseTeacher t join Person p on p.id = t.person where t.course = c.id), '')
-                        from Course c where c.school = :school and (:all or exists (
+                        from Course c where c.school = :school and (:all = true or exists (
                           select 1 from CourseTeacher t where t.course = c.id and t.person = :me))
                         order by case when c.archivedAt is null then 0 else 1 end, c.title, c.id""", CourseLine.class)
                 .setParameter("school", me.school())
@@ -142,7 +142,8 @@ public class Courses {
     public CourseView see(Me me, UUID course) {
         access.require(me, Access.Action.MANAGE_COURSE, course);
         List<StudentLine> students = entities.createQuery("""
-                        select p.id, p.given, p.family, p.number, e.section, p.username, p.password is not null
+                        select p.id, p.given, p.family, p.number, e.section, p.username,
+                               case when p.password is null then false else true end
                         from Enrolment e join Section s on s.id = e.section join Person p on p.id = e.student
                         where s.course = :course order by p.family, p.given""", StudentLine.class)
                 .setParameter("course", course)

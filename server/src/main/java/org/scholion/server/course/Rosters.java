@@ -84,6 +84,14 @@ public class Rosters {
             boolean leave) {
         public static final RosterAsked NOTHING =
                 new RosterAsked(Grid.Reading.NOTHING, Map.of(), "", Set.of(), Map.of(), false);
+
+        public RosterAsked {
+            Objects.requireNonNull(how);
+            Objects.requireNonNull(section);
+            columns = Map.copyOf(columns);
+            only = Set.copyOf(only);
+            decisions = Map.copyOf(decisions);
+        }
     }
 
     /**

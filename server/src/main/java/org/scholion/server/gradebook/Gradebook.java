@@ -103,6 +103,7 @@ class Gradebook {
 
     @Transactional(readOnly = true)
     GradebookView of(Me me, UUID course) {
+        access.require(me, Access.Action.SEE_COURSE, course);
         Courses.CourseView view = courses.see(me, course);
         List<GradebookColumn> columns = entities.createQuery("""
                         select a.id, a.title from AssessmentRow a where a.course = :course

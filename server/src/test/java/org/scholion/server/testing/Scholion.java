@@ -21,6 +21,15 @@ public final class Scholion implements ParameterResolver {
         private final ConfigurableApplicationContext context;
 
         Running() {
+            this(true);
+        }
+
+        /** A school with nobody in it: as the first start without the demo leaves it. */
+        public static Running empty() {
+            return new Running(false);
+        }
+
+        private Running(boolean demo) {
             context = new SpringApplicationBuilder(ScholionApplication.class, Counting.class)
                     .registerShutdownHook(false)
                     .run(
@@ -29,7 +38,7 @@ public final class Scholion implements ParameterResolver {
                             "--spring.datasource.url=" + database.url(),
                             "--spring.datasource.username=" + database.user(),
                             "--spring.datasource.password=" + database.password(),
-                            "--scholion.demo=true",
+                            "--scholion.demo=" + demo,
                             // Tests play the part of what speaks TLS for the server.
                             "--scholion.proxies=127.0.0.1");
         }
@@ -46,6 +55,18 @@ public final class Scholion implements ParameterResolver {
         /** A new visitor who is signed in by a click on a name of the demo. */
         public Visitor as(String name) {
             return new Visitor(address()).signIn(name);
+        }
+
+        /** The word of a link that begins a school, as the first start prints one. */
+        public String wordToBegin() {
+            String word = "begin-" + System.nanoTime();
+            bean(org.springframework.jdbc.core.simple.JdbcClient.class)
+                    .sql(
+                            "insert into way_in (word, kind, made_at, until) values (sha256(convert_to(?, 'UTF8')), 'BEGIN',"
+                                    + " now(), now() + interval '1 day')")
+                    .param(word)
+                    .update();
+            return word;
         }
 
         public Visitor anybody() {

@@ -19,6 +19,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.scholion.formats.json.Json;
 import tools.jackson.databind.JsonNode;
 
@@ -50,6 +51,11 @@ public final class Visitor {
         public Reply ok200() {
             assertThat(status).isEqualTo(200);
             return this;
+        }
+
+        /** The code of a refusal. */
+        public String code() {
+            return json().get("code").stringValue();
         }
 
         public Reply isRefused(int expected) {
@@ -137,17 +143,31 @@ public final class Visitor {
         return sendBytes(path, "f.csv", content.getBytes(StandardCharsets.UTF_8));
     }
 
+    /** A file with what a person says about it. */
+    public Reply sendFile(String path, String content, Object asked) {
+        return sendBytes(
+                path, "f.csv", content.getBytes(StandardCharsets.UTF_8), Json.MAPPER.writeValueAsString(asked));
+    }
+
     public Reply sendBytes(String path, String name, byte[] content) {
+        return sendBytes(path, name, content, null);
+    }
+
+    public Reply sendBytes(String path, String name, byte[] content, @Nullable String asked) {
         if (token().isEmpty()) {
             get("/api/session");
         }
         String boundary = "b" + UUID.randomUUID();
         String head = "--" + boundary + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + name
                 + "\"\r\nContent-Type: application/octet-stream\r\n\r\n";
+        String said = asked == null
+                ? ""
+                : "\r\n--" + boundary + "\r\nContent-Disposition: form-data; name=\"asked\"; filename=\"blob\"\r\n"
+                        + "Content-Type: text/plain\r\n\r\n" + asked;
         List<byte[]> body = List.of(
                 head.getBytes(StandardCharsets.UTF_8),
                 content,
-                ("\r\n--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8));
+                (said + "\r\n--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8));
         return exchange(request(path)
                 .header("Content-Type", "multipart/form-data; boundary=" + boundary)
                 .POST(HttpRequest.BodyPublishers.ofByteArrays(body)));

@@ -1,0 +1,66 @@
+package org.scholion.server.testing;
+
+import java.util.HashMap;
+import java.util.Map;
+
+/** What a test says about a file of answers, as the page sends it. */
+public final class AboutFile {
+    private final Map<String, Object> rows = new HashMap<>();
+    private final Map<String, String> cells = new HashMap<>();
+    private final Map<String, String> without = new HashMap<>();
+    private final Map<String, Object> columns = new HashMap<>();
+    private final Map<String, String> kinds = new HashMap<>();
+    private Object twice;
+
+    public AboutFile skips(int line) {
+        rows.put(String.valueOf(line), Map.of("student", "", "skip", true, "asIs", false));
+        return this;
+    }
+
+    public AboutFile gives(int line, String student) {
+        rows.put(String.valueOf(line), Map.of("student", student, "skip", false, "asIs", false));
+        return this;
+    }
+
+    /** @param item empty for a sign in cells of any question */
+    public AboutFile reads(String item, String cell, String as) {
+        cells.put(item + "\t" + cell, as);
+        return this;
+    }
+
+    public AboutFile notAsked(String... items) {
+        for (String item : items) {
+            without.put(item, "NOT_ASKED");
+        }
+        return this;
+    }
+
+    public AboutFile noAnswer(String... items) {
+        for (String item : items) {
+            without.put(item, "NO_ANSWER");
+        }
+        return this;
+    }
+
+    public AboutFile takesLast() {
+        twice = "LAST";
+        return this;
+    }
+
+    public AboutFile makes(int column, String kind) {
+        kinds.put(String.valueOf(column), kind);
+        return this;
+    }
+
+    public Map<String, Object> said() {
+        Map<String, Object> choices = new HashMap<>();
+        choices.put("heading", null);
+        choices.put("columns", columns);
+        choices.put("rows", rows);
+        choices.put("cells", cells);
+        choices.put("without", without);
+        choices.put("twice", twice);
+        choices.put("decimalComma", null);
+        return Map.of("how", Map.of("encoding", "", "separator", "", "sheet", 0), "choices", choices, "kinds", kinds);
+    }
+}
