@@ -7,6 +7,7 @@ import { zone } from "../text/zone";
 import { Connection } from "./Connection";
 import { Finder } from "./Finder";
 import { KeysDialog, SHOW_SHORTCUTS } from "./Keys";
+import { SchoolSign } from "./SchoolSign";
 
 const STAFF: [string, string][] = [
   ["Desk", "/desk"],
@@ -43,6 +44,7 @@ export function Frame({ session }: { session: Schemas["Session"] }) {
           <NavLink to="/" className="font-script text-[1.3rem] font-semibold">
             Scholion
           </NavLink>
+          <SchoolSign />
           <nav aria-label={t("Main places")} className="flex flex-wrap gap-x-6">
             {places.map(([name, to]) => (
               <NavLink

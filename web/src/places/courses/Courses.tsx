@@ -81,8 +81,9 @@ function NewCourse() {
   const make = useMutation({
     mutationFn: () => ok(api.POST("/api/courses", { body: { title, term } })),
     onSuccess: async ({ id }) => {
-      await client.invalidateQueries({ queryKey: ["courses"] });
+      // First away from here: a list of one course would lead to the course by itself.
       await navigate(`/courses/${id}/roster`);
+      await client.invalidateQueries({ queryKey: ["courses"] });
     },
   });
   const submit = (e: FormEvent) => {

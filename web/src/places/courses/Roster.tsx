@@ -71,71 +71,73 @@ function Students({
     );
   }
   return (
-    <table className="w-full">
-      <thead>
-        <tr className="border-y border-rule text-left text-small text-soft">
-          {[t("Name"), t("Number"), t("Section"), t("Signs in as"), ""].map((head, i) => (
-            <th key={head} scope="col" className={`${i === 0 ? "px-6" : "pr-3"} py-2 font-normal`}>
-              {head || <span className="sr-only">{t("Remove")}</span>}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <VirtualRows rows={shown} height={40} columns={5}>
-        {(s) => (
-          <tr key={s.id + s.section} className="border-b border-rule">
-            <td className="px-6 py-1.5 font-script">{`${s.family}, ${s.given}`}</td>
-            <td className="pr-3">{s.number ?? "–"}</td>
-            <td className="pr-3">
-              <select
-                aria-label={t("Section of {{name}}", { name: `${s.given} ${s.family}` })}
-                value={s.section}
-                onChange={(e) => work.move.mutate({ student: s.id, section: e.target.value })}
-                className="rounded-corner border border-rule bg-sheet px-1 py-0.5"
-              >
-                {view.sections.map((o) => (
-                  <option key={o.id} value={o.id}>
-                    {o.name}
-                  </option>
-                ))}
-              </select>
-            </td>
-            <td className="pr-3">
-              {s.username}
-              {!s.hasPassword && <span className="text-small text-waiting"> {t("· no password yet")}</span>}
-            </td>
-            <td className="pr-4 text-right">
-              {leaving === s.id ? (
-                <span className="inline-flex gap-2">
-                  <Button
-                    onClick={() => {
-                      setLeaving(null);
-                      work.remove.mutate(s.id);
-                    }}
-                  >
-                    {t("Take {{name}} off the roster", { name: s.given })}
-                  </Button>
-                  <Button look="quiet" onClick={() => setLeaving(null)}>
-                    {t("Not now")}
-                  </Button>
-                </span>
-              ) : (
-                <span className="inline-flex gap-3">
-                  <TextButton onClick={() => work.slips.mutate({ section: null, students: [s.id] })}>
-                    {t("New code")}
-                  </TextButton>
-                  <TextButton
-                    onClick={() => setLeaving(s.id)}
-                    aria-label={t("Remove {{name}}", { name: `${s.given} ${s.family}` })}
-                  >
-                    {t("Remove")}
-                  </TextButton>
-                </span>
-              )}
-            </td>
+    <div className="overflow-x-auto">
+      <table className="w-full">
+        <thead>
+          <tr className="border-y border-rule text-left text-small text-soft">
+            {[t("Name"), t("Number"), t("Section"), t("Signs in as"), ""].map((head, i) => (
+              <th key={head} scope="col" className={`${i === 0 ? "px-6" : "pr-3"} py-2 font-normal`}>
+                {head || <span className="sr-only">{t("Remove")}</span>}
+              </th>
+            ))}
           </tr>
-        )}
-      </VirtualRows>
-    </table>
+        </thead>
+        <VirtualRows rows={shown} height={40} columns={5}>
+          {(s) => (
+            <tr key={s.id + s.section} className="border-b border-rule">
+              <td className="px-6 py-1.5 font-script">{`${s.family}, ${s.given}`}</td>
+              <td className="pr-3">{s.number ?? "–"}</td>
+              <td className="pr-3">
+                <select
+                  aria-label={t("Section of {{name}}", { name: `${s.given} ${s.family}` })}
+                  value={s.section}
+                  onChange={(e) => work.move.mutate({ student: s.id, section: e.target.value })}
+                  className="rounded-corner border border-rule bg-sheet px-1 py-0.5"
+                >
+                  {view.sections.map((o) => (
+                    <option key={o.id} value={o.id}>
+                      {o.name}
+                    </option>
+                  ))}
+                </select>
+              </td>
+              <td className="pr-3">
+                {s.username}
+                {!s.hasPassword && <span className="text-small text-waiting"> {t("· no password yet")}</span>}
+              </td>
+              <td className="pr-4 text-right">
+                {leaving === s.id ? (
+                  <span className="inline-flex gap-2">
+                    <Button
+                      onClick={() => {
+                        setLeaving(null);
+                        work.remove.mutate(s.id);
+                      }}
+                    >
+                      {t("Take {{name}} off the roster", { name: s.given })}
+                    </Button>
+                    <Button look="quiet" onClick={() => setLeaving(null)}>
+                      {t("Not now")}
+                    </Button>
+                  </span>
+                ) : (
+                  <span className="inline-flex gap-3">
+                    <TextButton onClick={() => work.slips.mutate({ section: null, students: [s.id] })}>
+                      {t("New code")}
+                    </TextButton>
+                    <TextButton
+                      onClick={() => setLeaving(s.id)}
+                      aria-label={t("Remove {{name}}", { name: `${s.given} ${s.family}` })}
+                    >
+                      {t("Remove")}
+                    </TextButton>
+                  </span>
+                )}
+              </td>
+            </tr>
+          )}
+        </VirtualRows>
+      </table>
+    </div>
   );
 }

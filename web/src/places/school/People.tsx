@@ -117,36 +117,38 @@ function PeopleTable({
   onChoose: (person: string) => void;
 }) {
   return (
-    <table className="w-full">
-      <thead>
-        <tr className="border-y border-rule text-left text-small text-soft">
-          {[t("Name"), t("Number"), t("E-mail"), t("Role"), t("Signs in as")].map((head, i) => (
-            <th key={head} scope="col" className={`${i === 0 ? "px-6" : "pr-3"} py-2 font-normal`}>
-              {head}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <VirtualRows rows={people} height={35} columns={5}>
-        {(p) => (
-          <tr key={p.id} className={`border-b border-rule ${p.id === chosen ? "bg-by-rule-wash" : ""}`}>
-            <td className="px-6 py-1.5 font-semibold">
-              <button type="button" className="text-left hover:underline" onClick={() => onChoose(p.id)}>
-                {`${p.family}, ${p.given}`}
-              </button>
-            </td>
-            <td className="pr-3">{p.number ?? "–"}</td>
-            <td className="pr-3">{p.email ?? "–"}</td>
-            <td className="pr-3">{t(ROLES[p.role])}</td>
-            <td className="pr-3">
-              {p.username}{" "}
-              <span className="text-small text-waiting">
-                {p.disabled ? t("· disabled") : p.hasPassword ? "" : t("· no password yet")}
-              </span>
-            </td>
+    <div className="overflow-x-auto">
+      <table className="w-full">
+        <thead>
+          <tr className="border-y border-rule text-left text-small text-soft">
+            {[t("Name"), t("Number"), t("E-mail"), t("Role"), t("Signs in as")].map((head, i) => (
+              <th key={head} scope="col" className={`${i === 0 ? "px-6" : "pr-3"} py-2 font-normal`}>
+                {head}
+              </th>
+            ))}
           </tr>
-        )}
-      </VirtualRows>
-    </table>
+        </thead>
+        <VirtualRows rows={people} height={35} columns={5}>
+          {(p) => (
+            <tr key={p.id} className={`border-b border-rule ${p.id === chosen ? "bg-by-rule-wash" : ""}`}>
+              <td className="px-6 py-1.5 font-semibold">
+                <button type="button" className="text-left hover:underline" onClick={() => onChoose(p.id)}>
+                  {`${p.family}, ${p.given}`}
+                </button>
+              </td>
+              <td className="pr-3">{p.number ?? "–"}</td>
+              <td className="pr-3">{p.email ?? "–"}</td>
+              <td className="pr-3">{t(ROLES[p.role])}</td>
+              <td className="pr-3">
+                {p.username}{" "}
+                <span className="text-small text-waiting">
+                  {p.disabled ? t("· disabled") : p.hasPassword ? "" : t("· no password yet")}
+                </span>
+              </td>
+            </tr>
+          )}
+        </VirtualRows>
+      </table>
+    </div>
   );
 }

@@ -5,6 +5,7 @@ import { api, ok, Problem, type Schemas } from "../../api/client";
 import { useConnection } from "../../api/connection";
 import { Button } from "../../parts/Button";
 import { useKeys } from "../../parts/Keys";
+import { SchoolSign } from "../../parts/SchoolSign";
 import { Loaded } from "../../parts/States";
 import { fileUrl } from "../../parts/upload";
 import { t } from "../../text";
@@ -98,6 +99,7 @@ function Taking({ paper }: { paper: Paper }) {
       <header className="sticky top-0 z-10 border-b border-rule bg-paper px-4 pt-3 pb-2">
         <div className="flex items-baseline justify-between gap-4">
           <h1 className="truncate font-script text-words font-semibold">{paper.title}</h1>
+          <SchoolSign />
           <TimeLeft deadline={paper.deadline} />
         </div>
         {paper.questions.length > 0 && (

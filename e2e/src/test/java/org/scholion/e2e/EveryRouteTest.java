@@ -40,6 +40,8 @@ class EveryRouteTest {
                 "/desk",
                 "/courses",
                 "/courses/" + course,
+                "/courses/" + course + "/roster",
+                "/courses/" + course + "/roster-in",
                 "/standards",
                 "/standards/" + newer,
                 "/standards/" + newer + "/from/" + older,
@@ -76,7 +78,7 @@ class EveryRouteTest {
             Scholion.Running school) {
         try (Browser berit = new Browser(school.address(), 1280, 800)) {
             berit.signIn("Berit Straum").isLoaded();
-            walk(berit, 320, "/people", "/school", "/standards", "/account");
+            walk(berit, 320, "/people?person=new", "/courses", "/school", "/record", "/standards", "/account");
         }
         try (Browser signedOut = new Browser(school.address(), 360, 740)) {
             walk(signedOut, 320, "/");

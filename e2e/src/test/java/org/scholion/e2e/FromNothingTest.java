@@ -114,6 +114,6 @@ class FromNothingTest {
         aud.clickButton("The last counts");
         aud.sees("Decided").clickButton("Bring in answers from");
         aud.sees("are in.").clickLink("See them in Collect").sees("from a file");
-        aud.open(assessment + "/hand-back").sees("Orrel");
+        aud.open(assessment + "/hand-back").sees("What Wanda Ambler will see").sees("of 11");
     }
 }

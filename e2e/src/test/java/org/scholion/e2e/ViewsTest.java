@@ -87,7 +87,7 @@ class ViewsTest {
                     .clickButton("Suggest sets for every threshold")
                     .sees("exactly 75%")
                     .sees("29 / 29");
-            aud.isAccessible("Answer sets").picture("answer-sets");
+            aud.isAccessible("Answer sets");
             aud.open(letters + "/key?view=in")
                     .sees("Or type or paste questions")
                     .isAccessible("Bring in questions");
@@ -102,6 +102,23 @@ class ViewsTest {
             aud.open("/bank?view=rubrics").sees("new criterion “Source”").isAccessible("Rubrics");
             aud.open("/standards").clickLink("from Coastal Skills 1").sees("Items that still use older standards");
             aud.sees("Update").isAccessible("Crosswalk").picture("crosswalk").hasNoErrors();
+        }
+    }
+
+    @Test
+    void a_roster_file_shows_who_is_new_moved_renamed_or_in_doubt_before_anything_changes(Scholion.Running school) {
+        try (Browser aud = new Browser(school.address(), 1280, 800)) {
+            aud.signIn("Aud Meller")
+                    .open("/courses")
+                    .sees("Rosters and teachers")
+                    .isAccessible("Course, teacher");
+            aud.clickLink("Rosters and teachers").sees("Orrel, Tamsin").isAccessible("Rosters");
+            aud.clickLink("Bring in a roster").choose(TestDatabase.root().resolve("docs/examples/roster-autumn.csv"));
+            aud.sees("possible twin")
+                    .sees("has lost digits")
+                    .isAccessible("Roster from a file")
+                    .picture("roster-in");
+            aud.clickButton("The same person").sees("renamed").hasNoErrors();
         }
     }
 

@@ -58,7 +58,7 @@ public class CourseWork {
     /** @param teacher one of the course's, whose section it is; null for nobody's */
     record SectionChange(String name, @Nullable UUID teacher) {}
 
-    record UnitChange(String title) {}
+    public record UnitChange(String title) {}
 
     /** A teacher's own, where the school lets teachers make them; an administrator's has no teacher yet. */
     @Transactional
@@ -198,7 +198,7 @@ public class CourseWork {
     }
 
     @Transactional
-    Courses.CourseView addUnit(Me me, UUID course, UnitChange wanted) {
+    public Courses.CourseView addUnit(Me me, UUID course, UnitChange wanted) {
         locked(me, course);
         String title = Lengths.name("title", wanted.title());
         List<Courses.UnitLine> there = courses.units(course);

@@ -47,6 +47,7 @@ class Demo implements ApplicationRunner {
     private final Readings readings;
     private final DemoHandBack handBack;
     private final DemoKeys keys;
+    private final DemoUnits units;
     private final Editions editions;
     private final SchoolClock clock;
     private final TransactionTemplate transaction;
@@ -64,6 +65,7 @@ class Demo implements ApplicationRunner {
             Readings readings,
             DemoHandBack handBack,
             DemoKeys keys,
+            DemoUnits units,
             Editions editions,
             SchoolClock clock,
             TransactionTemplate transaction,
@@ -76,6 +78,7 @@ class Demo implements ApplicationRunner {
         this.readings = readings;
         this.handBack = handBack;
         this.keys = keys;
+        this.units = units;
         this.editions = editions;
         this.clock = clock;
         this.transaction = transaction;
@@ -111,6 +114,13 @@ class Demo implements ApplicationRunner {
         clock.at(now.minus(Duration.ofHours(5)), () -> house.write(school, "evening"));
         clock.at(now.minus(Duration.ofHours(3)), () -> house.write(school, "collision"));
         clock.at(now.minus(Duration.ofHours(2)), () -> keys.write(school));
+        units.make(
+                school,
+                Map.of(
+                        "Chart and compass",
+                        List.of("Chartwork", "Dead reckoning", "Passage planning", "Harbour approach"),
+                        "Tides and weather",
+                        List.of("Tides", "Meteorology")));
     }
 
     /** Handed back; some have looked, two have asked. */

@@ -77,6 +77,7 @@ class DemoSchool {
     School found() {
         UUID school = ids.next();
         schools.add(school, "Saltmarsh Harbour School", "Europe/London", true);
+        schools.setLook(school, "SH", "#1f4e5f");
         // One hash for everybody: the demo's password is no secret, and a hash takes a while.
         String hash = java.util.Objects.requireNonNull(passwords.encode(PASSWORD));
         Me aud = teacher(school, "Aud", "Meller", hash);
@@ -90,6 +91,9 @@ class DemoSchool {
         frameworks.add(school, read("framework-1"));
         UUID framework = frameworks.add(school, read("framework-2"));
         UUID course = courses.add(school, "Coastal Navigation", framework, List.of(aud.id(), halvard.id(), ines.id()));
+        entities.createQuery("update Course set term = 'Autumn 2026' where id = :course")
+                .setParameter("course", course)
+                .executeUpdate();
         Map<String, UUID> sections = new HashMap<>();
         sections.put("Section A", courses.section(course, "Section A", aud.id()));
         sections.put("Section B", courses.section(course, "Section B", aud.id()));

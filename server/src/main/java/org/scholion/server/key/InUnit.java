@@ -26,7 +26,7 @@ public class InUnit {
     }
 
     @Transactional
-    void put(Me me, UUID assessment, @Nullable UUID unit) {
+    public void put(Me me, UUID assessment, @Nullable UUID unit) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         UUID course = entities.find(AssessmentRow.class, assessment).course;
         if (unit != null && courses.units(course).stream().noneMatch(u -> u.id().equals(unit))) {

@@ -56,7 +56,7 @@ public class Register {
             @Nullable Integer revision) {}
 
     /** The first person of a school, who has nobody to be let in by. */
-    Me first(UUID school, People.NewPerson who, String passwordHash) {
+    Me first(UUID school, People.NewPerson who, @Nullable String passwordHash) {
         check(school, null, entry(who));
         return people.add(school, who, passwordHash);
     }

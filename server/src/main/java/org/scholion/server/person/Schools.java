@@ -69,6 +69,14 @@ public class Schools {
                 .getSingleResult();
     }
 
+    /** How the school looks on its students' pages. */
+    @Transactional
+    public void setLook(UUID school, String sign, String accent) {
+        School row = find(school);
+        row.sign = Look.sign(sign);
+        row.accent = Accent.checked(accent);
+    }
+
     void setLanguage(UUID school, String language) {
         find(school).language = language(language);
     }
