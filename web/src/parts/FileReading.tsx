@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import { t } from "../text";
 import { Choose } from "./Choose";
 
@@ -12,44 +13,51 @@ export function FileReading({
   encoding,
   sheets,
   onChange,
+  children,
 }: {
   how: How;
   encoding: string;
   sheets: string[];
   onChange: (how: How) => void;
+  /** What else can be read in another way. */
+  children?: ReactNode;
 }) {
   return (
-    <div className="flex flex-wrap gap-x-5 gap-y-1">
-      {sheets.length > 1 && (
-        <Choose
-          label={t("Sheet")}
-          value={String(how.sheet)}
-          options={sheets.map((name, i): [string, string] => [String(i), name])}
-          onChange={(sheet) => onChange({ ...how, sheet: Number(sheet) })}
-        />
-      )}
-      {sheets.length === 0 && encoding !== "" && (
-        <>
+    <details className="text-small">
+      <summary className="cursor-pointer text-soft">{t("Read the file differently")}</summary>
+      <div className="mt-2 flex flex-wrap gap-x-5 gap-y-2">
+        {sheets.length > 1 && (
           <Choose
-            label={t("Letters")}
-            value={encoding}
-            options={[...new Set([encoding, ...ENCODINGS])].map((e): [string, string] => [e, e])}
-            onChange={(next) => onChange({ ...how, encoding: next })}
+            label={t("Sheet")}
+            value={String(how.sheet)}
+            options={sheets.map((name, i): [string, string] => [String(i), name])}
+            onChange={(sheet) => onChange({ ...how, sheet: Number(sheet) })}
           />
-          <Choose
-            label={t("Between cells")}
-            value={how.separator}
-            options={[
-              ["", t("as found")],
-              [",", t("comma")],
-              [";", t("semicolon")],
-              ["\t", t("tab")],
-              ["|", t("upright stroke")],
-            ]}
-            onChange={(separator) => onChange({ ...how, separator })}
-          />
-        </>
-      )}
-    </div>
+        )}
+        {sheets.length === 0 && encoding !== "" && (
+          <>
+            <Choose
+              label={t("Letters")}
+              value={encoding}
+              options={[...new Set([encoding, ...ENCODINGS])].map((e): [string, string] => [e, e])}
+              onChange={(next) => onChange({ ...how, encoding: next })}
+            />
+            <Choose
+              label={t("Between cells")}
+              value={how.separator}
+              options={[
+                ["", t("as found")],
+                [",", t("comma")],
+                [";", t("semicolon")],
+                ["\t", t("tab")],
+                ["|", t("upright stroke")],
+              ]}
+              onChange={(separator) => onChange({ ...how, separator })}
+            />
+          </>
+        )}
+        {children}
+      </div>
+    </details>
   );
 }

@@ -81,9 +81,9 @@ function NewCourse() {
   const make = useMutation({
     mutationFn: () => ok(api.POST("/api/courses", { body: { title, term } })),
     onSuccess: async ({ id }) => {
-      // First away from here: a list of one course would lead to the course by itself.
+      // The list is fetched anew when it is next looked at: now, a list of one course would lead away by itself.
+      await client.invalidateQueries({ queryKey: ["courses"], refetchType: "none" });
       await navigate(`/courses/${id}/roster`);
-      await client.invalidateQueries({ queryKey: ["courses"] });
     },
   });
   const submit = (e: FormEvent) => {

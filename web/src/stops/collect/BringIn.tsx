@@ -97,35 +97,36 @@ function Head({ view, bringing, name }: { view: View; bringing: Bringing; name: 
           ].join(" · ")}
         </span>
       </p>
-      <div className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
+      <div className="mt-1">
         <FileReading
           how={bringing.asked.how}
           encoding={view.encoding}
           sheets={view.sheets}
           onChange={bringing.read}
-        />
-        <Choose
-          label={t("Rows of headings")}
-          value={heading === null ? "" : String(heading)}
-          options={[
-            ["", t("as found")],
-            ["0", t("none")],
-            ["1", t("one")],
-            ["2", t("two")],
-          ]}
-          onChange={(n) => bringing.say({ heading: n === "" ? null : Number(n), columns: {} })}
-        />
-        {view.decimalComma !== null && view.decimalComma !== undefined && (
+        >
           <Choose
-            label={t("Commas in numbers")}
-            value={view.decimalComma ? "yes" : "no"}
+            label={t("Rows of headings")}
+            value={heading === null ? "" : String(heading)}
             options={[
-              ["yes", t("are decimal marks")],
-              ["no", t("stay as typed")],
+              ["", t("as found")],
+              ["0", t("none")],
+              ["1", t("one")],
+              ["2", t("two")],
             ]}
-            onChange={(is) => bringing.say({ decimalComma: is === "yes" })}
+            onChange={(n) => bringing.say({ heading: n === "" ? null : Number(n), columns: {} })}
           />
-        )}
+          {view.decimalComma !== null && view.decimalComma !== undefined && (
+            <Choose
+              label={t("Commas in numbers")}
+              value={view.decimalComma ? "yes" : "no"}
+              options={[
+                ["yes", t("are decimal marks")],
+                ["no", t("stay as typed")],
+              ]}
+              onChange={(is) => bringing.say({ decimalComma: is === "yes" })}
+            />
+          )}
+        </FileReading>
       </div>
     </div>
   );

@@ -1,6 +1,7 @@
 package org.scholion.formats.bringin;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -44,12 +45,15 @@ final class AnswerCells {
     private static final Pattern POINT = Pattern.compile("\\s*[-+−]?\\d+\\.\\d+.*", Pattern.DOTALL);
     private static final Pattern THOUSANDS = Pattern.compile("\\s*[-+−]?\\d{1,3}(,\\d{3})+(?!\\d).*", Pattern.DOTALL);
     static final String AS_IS = "=";
+    private static final int LONGEST_REMEMBERED = 200;
+    private static final int MOST_REMEMBERED = 2_000;
 
     private final Table table;
     private final List<Column> columns;
     private final Map<Integer, Item> itemOf = new LinkedHashMap<>();
     private final BringInChoices choices;
     private final @Nullable Boolean decimalComma;
+    private final Map<Integer, Map<String, CellReader.Read>> remembered = new HashMap<>();
     private final Map<String, CellQuestion> questions = new LinkedHashMap<>();
 
     AnswerCells(Table table, List<Column> columns, List<Item> items, BringInChoices choices) {
@@ -115,7 +119,7 @@ final class AnswerCells {
                         && COMMA.matcher(cell).matches()
                 ? cell.replaceFirst(",", ".")
                 : cell;
-        CellReader.Read read = CellReader.read(item, text);
+        CellReader.Read read = read(column, item, text);
         String plain = cell.strip();
         if (SIGNS.contains(plain.toLowerCase(Locale.ROOT)) && !(read.answer() != null && item instanceof ChoiceItem)) {
             String decided = ask("", "", plain, List.of());
@@ -129,6 +133,18 @@ final class AnswerCells {
             return null;
         }
         return CellReader.read(item, decided).answer();
+    }
+
+    /** Answers of a class say the same again and again: what a cell was read as is remembered, column by column. */
+    private CellReader.Read read(int column, Item item, String text) {
+        if (text.length() > LONGEST_REMEMBERED) {
+            return CellReader.read(item, text);
+        }
+        Map<String, CellReader.Read> known = remembered.computeIfAbsent(column, c -> new HashMap<>());
+        if (known.size() > MOST_REMEMBERED) {
+            known.clear();
+        }
+        return known.computeIfAbsent(text, t -> CellReader.read(item, t));
     }
 
     private static List<BringIn.Option> options(Item item) {

@@ -25,6 +25,7 @@ public final class AnswerTable {
     private static final Pattern KEY = Pattern.compile(
             "(?U).*\\b(key|answer ?key|solutions?|correct( answers?)?|lösung(en)?|fasit|master)\\b.*",
             Pattern.CASE_INSENSITIVE);
+    private static final int LONGEST_KEY = 60;
     private static final RowChoice NOTHING_SAID = new RowChoice("", false, false, null);
 
     private final Table table;
@@ -50,9 +51,23 @@ public final class AnswerTable {
         roster.forEach(k -> byId.put(k.id(), k));
     }
 
-    /** The file as a table with its heading, as far as a roster tells data from headings. */
-    public static Table headed(Grid grid, List<Known> roster, BringInChoices choices) {
+    /** A file as it was recognised: of a long one, or of strings of letters, the table that was made of it. */
+    public record Recognised(Table table, BringIn found) {}
+
+    /** A file with its heading, as far as a roster tells data from headings, and all that it would bring in. */
+    public static Recognised recognise(Grid grid, List<Item> items, List<Known> roster, BringInChoices choices) {
         StudentFinder finder = new StudentFinder(roster);
+        Table table = headed(grid, finder, choices);
+        TableShape.Shaped shaped = TableShape.of(table, items, finder);
+        return new Recognised(shaped.table(), new AnswerTable(shaped, items, finder, roster, choices).recognise());
+    }
+
+    /** The file as a table with its heading. */
+    public static Table headed(Grid grid, List<Known> roster, BringInChoices choices) {
+        return headed(grid, new StudentFinder(roster), choices);
+    }
+
+    private static Table headed(Grid grid, StudentFinder finder, BringInChoices choices) {
         Heading found = Heading.find(grid, finder::isSomebody);
         Integer said = choices.heading();
         return (said == null ? found : new Heading(found.first(), said)).table(grid);
@@ -66,11 +81,6 @@ public final class AnswerTable {
     public static BringIn recognise(Table table, List<Item> items, List<Known> roster, BringInChoices choices) {
         StudentFinder finder = new StudentFinder(roster);
         return new AnswerTable(TableShape.of(table, items, finder), items, finder, roster, choices).recognise();
-    }
-
-    /** The table as it was recognised: of a long one, or of strings of letters, the one that was made of it. */
-    public static Table shaped(Table table, List<Item> items, List<Known> roster) {
-        return TableShape.of(table, items, new StudentFinder(roster)).table();
     }
 
     private BringIn recognise() {
@@ -87,7 +97,9 @@ public final class AnswerTable {
         }
         Scores.refuse(table, columns, items, faults);
         AnswerCells cells = new AnswerCells(table, columns, items, choices);
-        List<BringIn.Attempt> attempts = faults.isEmpty() ? attempts(columns, cells) : List.of();
+        List<Column> students = columns.stream().filter(Column::isStudent).toList();
+        Integer keyLine = keyLine(students);
+        List<BringIn.Attempt> attempts = faults.isEmpty() ? attempts(columns, students, keyLine, cells) : List.of();
         int twice =
                 (int) attempts.stream().map(a -> a.student().id()).distinct().count();
         int several = attempts.size() - twice;
@@ -99,13 +111,13 @@ public final class AnswerTable {
                 cells.questions(),
                 without(columns),
                 several,
-                keyLine(columns),
+                keyLine,
                 cells.decimalComma(),
                 faults);
     }
 
-    private List<BringIn.Attempt> attempts(List<Column> columns, AnswerCells cells) {
-        Integer key = keyLine(columns);
+    private List<BringIn.Attempt> attempts(
+            List<Column> columns, List<Column> students, @Nullable Integer key, AnswerCells cells) {
         int usual = shape == TableShape.LETTERS ? usualLength(columns) : 0;
         List<BringIn.Attempt> attempts = new ArrayList<>();
         for (Table.Row row : table.rows()) {
@@ -113,14 +125,14 @@ public final class AnswerTable {
                 continue;
             }
             RowChoice said = choices.rows().getOrDefault(row.line(), NOTHING_SAID);
-            StudentFinder.Found found = find(row, columns);
+            StudentFinder.Found found = find(row, students);
             Known student = said.student().isEmpty() ? found.student() : byId.get(said.student());
             String why = found.student() == null ? found.why() : length(row, columns, usual);
             boolean asks = student == null || !length(row, columns, usual).isEmpty() && !said.asIs();
             if (asks || said.skip() || !said.student().isEmpty() || said.asIs()) {
                 Known chosen = said.student().isEmpty() ? null : student;
                 questions.add(new RowQuestion(
-                        row.line(), who(row, columns), why, found.near(), chosen, said.asIs(), said.skip()));
+                        row.line(), who(row, students), why, found.near(), chosen, said.asIs(), said.skip()));
             }
             if (!asks && !said.skip() && student != null) {
                 String by = found.by() == null ? "chosen" : found.by().name().toLowerCase(Locale.ROOT);
@@ -149,13 +161,13 @@ public final class AnswerTable {
                 cell(row, columns, Use.NUMBER), cell(row, columns, Use.EMAIL), name.isEmpty() ? parts : name);
     }
 
-    private static String cell(Table.Row row, List<Column> columns, Use use) {
-        return columns.stream()
-                .filter(c -> c.use() == use)
-                .map(c -> row.cell(c.index()).strip())
-                .filter(c -> !c.isEmpty())
-                .findFirst()
-                .orElse("");
+    private static String cell(Table.Row row, List<Column> students, Use use) {
+        for (Column c : students) {
+            if (c.use() == use && !row.cell(c.index()).isBlank()) {
+                return row.cell(c.index()).strip();
+            }
+        }
+        return "";
     }
 
     private static String who(Table.Row row, List<Column> columns) {
@@ -171,14 +183,16 @@ public final class AnswerTable {
     private @Nullable Integer keyLine(List<Column> columns) {
         for (Table.Row row : table.rows()) {
             Boolean said = choices.rows().getOrDefault(row.line(), NOTHING_SAID).key();
-            boolean looks = columns.stream()
-                    .filter(Column::isStudent)
-                    .anyMatch(c -> KEY.matcher(row.cell(c.index())).matches());
+            boolean looks = columns.stream().anyMatch(c -> isKey(row.cell(c.index())));
             if (said != null ? said : looks && find(row, columns).student() == null) {
                 return row.line();
             }
         }
         return null;
+    }
+
+    private static boolean isKey(String cell) {
+        return cell.length() <= LONGEST_KEY && KEY.matcher(cell).matches();
     }
 
     private int answered(Table.Row row, List<Column> columns) {

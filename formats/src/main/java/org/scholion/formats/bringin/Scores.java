@@ -1,5 +1,6 @@
 package org.scholion.formats.bringin;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.scholion.core.item.ChoiceItem;
@@ -33,10 +34,17 @@ final class Scores {
     }
 
     private static boolean isScored(Table table, Column column, @org.jspecify.annotations.Nullable Item item) {
-        List<String> cells = table.rows().stream()
-                .map(r -> r.cell(column.index()).strip())
-                .filter(c -> !c.isEmpty())
-                .toList();
+        List<String> cells = new ArrayList<>();
+        for (Table.Row row : table.rows()) {
+            String cell = row.cell(column.index()).strip();
+            // One word among them, and they are no scores.
+            if (!cell.isEmpty() && !SCORE.matcher(cell).matches()) {
+                return false;
+            }
+            if (!cell.isEmpty()) {
+                cells.add(cell);
+            }
+        }
         boolean numbers = cells.size() >= FEWEST
                 && cells.stream().allMatch(c -> SCORE.matcher(c).matches());
         if (!numbers || item == null) {

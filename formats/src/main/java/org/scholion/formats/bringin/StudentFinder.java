@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -15,6 +16,11 @@ import org.jspecify.annotations.Nullable;
  */
 final class StudentFinder {
     private static final int NEAR = 2;
+    private static final int MOST_SEEN = 100_000;
+
+    /** A longer cell names nobody: an address has at most so many characters. */
+    private static final int LONGEST = 254;
+
     private static final int SHOWN = 3;
 
     private final List<Known> roster;
@@ -25,6 +31,9 @@ final class StudentFinder {
 
     /** The letters of a name, from which the nearest are told, worked out once. */
     private final Map<String, String> plainNames = new HashMap<>();
+
+    /** Cells say the same again and again: what a text was found to be is remembered. */
+    private final Map<String, Optional<By>> seen = new HashMap<>();
 
     StudentFinder(List<Known> roster) {
         this.roster = roster;
@@ -71,9 +80,16 @@ final class StudentFinder {
     /** In which way a cell names somebody; null for none. */
     @Nullable
     By by(String cell) {
-        if (cell.isBlank()) {
+        if (cell.isBlank() || cell.length() > LONGEST) {
             return null;
         }
+        if (seen.size() > MOST_SEEN) {
+            seen.clear();
+        }
+        return seen.computeIfAbsent(cell, c -> Optional.ofNullable(found(c))).orElse(null);
+    }
+
+    private @Nullable By found(String cell) {
         if (byNumber.containsKey(number(cell))) {
             return By.NUMBER;
         }

@@ -147,10 +147,9 @@ public class BringingIn {
         return heavyWork.inTurn(me, () -> {
             Grid grid = Grid.read(file.call(), asked.how());
             List<Known> roster = roster(assessment);
-            Table table = AnswerTable.headed(grid, roster, asked.choices());
             return assessments.isEmpty(assessment)
-                    ? withoutPaper(grid, table, roster, asked)
-                    : view(read(assessment, grid, table, asked), roster, asked);
+                    ? withoutPaper(grid, AnswerTable.headed(grid, roster, asked.choices()), roster, asked)
+                    : view(read(assessment, grid, roster, asked), roster, asked);
         });
     }
 
@@ -160,7 +159,7 @@ public class BringingIn {
         Grid grid = heavyWork.inTurn(me, () -> Grid.read(file.call(), asked.how()));
         return turns.whole(assessment, () -> {
             List<Known> roster = roster(assessment);
-            Read read = read(assessment, grid, AnswerTable.headed(grid, roster, asked.choices()), asked);
+            Read read = read(assessment, grid, roster, asked);
             List<CellFault> faults = read.found().faults();
             if (!faults.isEmpty()) {
                 throw Refused.invalid(faults.stream()
@@ -231,8 +230,9 @@ public class BringingIn {
     }
 
     /** Who has an attempt already does not come in again, whatever the file says. */
-    private Read read(UUID assessment, Grid grid, Table table, BringInAsked asked) {
-        BringIn found = AnswerTable.recognise(table, items(assessment), roster(assessment), asked.choices());
+    private Read read(UUID assessment, Grid grid, List<Known> roster, BringInAsked asked) {
+        AnswerTable.Recognised read = AnswerTable.recognise(grid, items(assessment), roster, asked.choices());
+        BringIn found = read.found();
         Map<String, UUID> taken = new HashMap<>();
         attempts.of(assessment, null).forEach(a -> taken.put(a.student().toString(), a.id()));
         Map<UUID, Map<String, JsonNode>> said = attempts.responsesOf(found.attempts().stream()
@@ -254,7 +254,7 @@ public class BringingIn {
         }
         return new Read(
                 grid,
-                AnswerTable.shaped(table, items(assessment), roster(assessment)),
+                read.table(),
                 new BringIn(
                         found.shape(),
                         found.columns(),

@@ -116,11 +116,9 @@ class Demo implements ApplicationRunner {
         clock.at(now.minus(Duration.ofHours(2)), () -> keys.write(school));
         units.make(
                 school,
-                Map.of(
-                        "Chart and compass",
-                        List.of("Chartwork", "Dead reckoning", "Passage planning", "Harbour approach"),
-                        "Tides and weather",
-                        List.of("Tides", "Meteorology")));
+                "Chart and compass",
+                List.of("Chartwork", "Dead reckoning", "Passage planning", "Harbour approach"));
+        units.make(school, "Tides and weather", List.of("Tides", "Meteorology"));
     }
 
     /** Handed back; some have looked, two have asked. */

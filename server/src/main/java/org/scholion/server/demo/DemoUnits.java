@@ -2,7 +2,6 @@ package org.scholion.server.demo;
 
 import jakarta.persistence.EntityManager;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.scholion.server.course.CourseWork;
 import org.scholion.server.course.Courses;
@@ -22,18 +21,15 @@ class DemoUnits {
         this.entities = entities;
     }
 
-    /** @param units the beginnings of the titles that belong to each */
-    void make(DemoSchool.School school, Map<String, List<String>> units) {
-        units.forEach((title, beginnings) -> {
-            Courses.CourseView view = work.addUnit(school.aud(), school.course(), new CourseWork.UnitChange(title));
-            UUID unit = view.units().get(view.units().size() - 1).id();
-            beginnings.forEach(b -> entities.createQuery(
-                            "select a.id from AssessmentRow a where a.course = :course and a.title like :title",
-                            UUID.class)
-                    .setParameter("course", school.course())
-                    .setParameter("title", b + "%")
-                    .getResultList()
-                    .forEach(a -> inUnit.put(school.aud(), a, unit)));
-        });
+    /** @param beginnings of the titles of the assessments that belong to it */
+    void make(DemoSchool.School school, String title, List<String> beginnings) {
+        Courses.CourseView view = work.addUnit(school.aud(), school.course(), new CourseWork.UnitChange(title));
+        UUID unit = view.units().get(view.units().size() - 1).id();
+        beginnings.forEach(b -> entities.createQuery(
+                        "select a.id from AssessmentRow a where a.course = :course and a.title like :title", UUID.class)
+                .setParameter("course", school.course())
+                .setParameter("title", b + "%")
+                .getResultList()
+                .forEach(a -> inUnit.put(school.aud(), a, unit)));
     }
 }
