@@ -10,7 +10,7 @@ import { useWhere } from "../Assessment";
 import { AnswerColumns } from "./AnswerColumns";
 import { MadeQuestions } from "./MadeQuestions";
 import { RowsThatAsk } from "./RowsThatAsk";
-import { type Bringing, useBringIn, type View } from "./useBringIn";
+import { type Bringing, isDecided, useBringIn, type View } from "./useBringIn";
 import { WhatAsks } from "./WhatAsks";
 
 /** Answers from a file: the file as it is, what each column is taken for, and what does not fit on top. */
@@ -33,7 +33,7 @@ export function BringIn() {
           {taken && (
             <div role="status">
               <Note by="rule">{t("Answers from {{count}} students are in.", { count: taken.students })}</Note>
-              {taken.rows.some((r) => !r.skipped && !r.student) && (
+              {taken.rows.some((r) => !isDecided(r)) && (
                 <Note by="waiting">
                   {t(
                     "Some rows stayed out. Bring the same file in again to give them to somebody: nobody comes in twice.",
@@ -153,7 +153,7 @@ function Made({ bringing, view }: { bringing: Bringing; view: View }) {
 
 function WhatComesIn({ view, bringing, assessment }: { view: View; bringing: Bringing; assessment: string }) {
   const questions = view.columns.filter((c) => c.use === "ITEM").length;
-  const waiting = view.rows.filter((r) => !r.skipped && !r.student && !r.asIs).length;
+  const waiting = view.rows.filter((r) => !isDecided(r)).length;
   return (
     <>
       <WhatAsks view={view} bringing={bringing} />

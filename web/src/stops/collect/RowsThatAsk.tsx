@@ -1,6 +1,6 @@
 import { Button, TextButton } from "../../parts/Button";
 import { t } from "../../text";
-import type { RowChoice, View } from "./useBringIn";
+import { isDecided, type RowChoice, type View } from "./useBringIn";
 
 /** Rows of which it is not certain whose they are: why, whom it could be, and what was decided. */
 export function RowsThatAsk({
@@ -22,7 +22,7 @@ export function RowsThatAsk({
       )}
       <ul>
         {view.rows.map((r) => {
-          const decided = r.skipped || r.student !== null || r.asIs;
+          const decided = isDecided(r);
           return (
             <li
               key={r.line}
@@ -37,17 +37,17 @@ export function RowsThatAsk({
                     key={k.id}
                     look={r.student?.id === k.id ? "strong" : "plain"}
                     aria-pressed={r.student?.id === k.id}
-                    onClick={() => onRow(r.line, { student: k.id })}
+                    onClick={() => onRow(r.line, { student: k.id, skip: false })}
                   >
                     {`${k.given} ${k.family}, ${k.section}`}
                   </Button>
                 ))}
-                {r.near.length === 0 && r.why.includes("signs") && (
+                {r.byLength && (
                   <Button aria-pressed={r.asIs} onClick={() => onRow(r.line, { asIs: true })}>
                     {t("Take it as it is")}
                   </Button>
                 )}
-                <SomebodyElse view={view} onStudent={(student) => onRow(r.line, { student })} />
+                <SomebodyElse view={view} onStudent={(student) => onRow(r.line, { student, skip: false })} />
                 <Button
                   look={r.skipped ? "strong" : "quiet"}
                   aria-pressed={r.skipped}

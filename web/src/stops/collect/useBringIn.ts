@@ -31,6 +31,10 @@ const NONE: Choices = {
 };
 const NOTHING: Asked = { how: AS_FOUND, choices: NONE, kinds: {} };
 
+/** Whether a row does not ask any more: left out, taken as it is, or given to somebody. */
+export const isDecided = (row: Schemas["RowQuestion"]): boolean =>
+  row.skipped || row.asIs || (row.student !== null && !row.byLength);
+
 /** How files with these columns were arranged before, on this device. */
 const arrangement = (view: View) =>
   `scholion.columns.${view.columns
@@ -106,7 +110,14 @@ export function useBringIn(assessment: string) {
       say({
         rows: {
           ...asked.choices.rows,
-          [line]: { student: "", skip: false, asIs: false, key: null, ...choice },
+          [line]: {
+            student: "",
+            skip: false,
+            asIs: false,
+            key: null,
+            ...asked.choices.rows[line],
+            ...choice,
+          },
         },
       }),
     cell: (item: string, cell: string, as: string) =>

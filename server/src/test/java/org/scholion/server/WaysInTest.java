@@ -182,6 +182,34 @@ class WaysInTest {
     }
 
     @Test
+    void of_a_code_or_a_link_nothing_is_kept_but_its_hash(Scholion.Running school, JdbcClient db) {
+        Visitor berit = school.as("Berit Straum");
+        String tamsin = db.sql("select id from person where family = 'Orrel'").query(String.class).single();
+        String code = berit.postAgain("/api/people/codes", Map.of("people", List.of(tamsin)), "codes-once")
+                .ok()
+                .get(0)
+                .get("code")
+                .stringValue();
+        String link = berit.postAgain("/api/people/" + tamsin + "/link", null, "link-once")
+                .ok()
+                .get("link")
+                .stringValue();
+        assertThat(db.sql("select count(*) from idempotent_request where body like ? or body like ?")
+                        .param("%" + code + "%")
+                        .param("%" + link + "%")
+                        .query(Integer.class)
+                        .single())
+                .isZero();
+        assertThat(db.sql("select count(*) from way_in where person_id = cast(? as uuid)")
+                        .param(tamsin)
+                        .query(Integer.class)
+                        .single())
+                .as("the link has ended the code")
+                .isEqualTo(1);
+        db.sql("delete from way_in where person_id = cast(? as uuid)").param(tamsin).update();
+    }
+
+    @Test
     void codes_are_made_for_ones_own_students_only_and_by_no_student(Scholion.Running school, JdbcClient db) {
         Visitor aud = school.as("Aud Meller");
         String course =

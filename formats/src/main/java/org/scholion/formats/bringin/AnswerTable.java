@@ -127,12 +127,14 @@ public final class AnswerTable {
             RowChoice said = choices.rows().getOrDefault(row.line(), NOTHING_SAID);
             StudentFinder.Found found = find(row, students);
             Known student = said.student().isEmpty() ? found.student() : byId.get(said.student());
-            String why = found.student() == null ? found.why() : length(row, columns, usual);
-            boolean asks = student == null || !length(row, columns, usual).isEmpty() && !said.asIs();
+            String length = length(row, columns, usual);
+            String why = student == null ? found.why() : length.isEmpty() ? found.why() : length;
+            boolean byLength = student != null && !length.isEmpty();
+            boolean asks = student == null || byLength && !said.asIs();
             if (asks || said.skip() || !said.student().isEmpty() || said.asIs()) {
                 Known chosen = said.student().isEmpty() ? null : student;
                 questions.add(new RowQuestion(
-                        row.line(), who(row, students), why, found.near(), chosen, said.asIs(), said.skip()));
+                        row.line(), who(row, students), why, found.near(), chosen, byLength, said.asIs(), said.skip()));
             }
             if (!asks && !said.skip() && student != null) {
                 String by = found.by() == null ? "chosen" : found.by().name().toLowerCase(Locale.ROOT);

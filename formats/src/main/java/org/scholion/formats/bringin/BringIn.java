@@ -51,7 +51,8 @@ public record BringIn(
      * @param why why it asks
      * @param near whom it could be
      * @param student whom a person has chosen; null for nobody yet
-     * @param asIs whether it may come in as it is, where its length is what is wrong
+     * @param byLength whether only the length of its string is what is wrong
+     * @param asIs whether a person has let it come in as it is
      * @param skipped whether a person has left it out
      */
     public record RowQuestion(
@@ -60,6 +61,7 @@ public record BringIn(
             String why,
             List<Known> near,
             @Nullable Known student,
+            boolean byLength,
             boolean asIs,
             boolean skipped) {}
 

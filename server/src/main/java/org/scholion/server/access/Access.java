@@ -130,11 +130,6 @@ public class Access {
         MANAGE_PERSON(
                 "select 1 from Person p join Person m on m.school = p.school where p.id = :id and m.id = :me",
                 Me.Role.ADMIN),
-        /** Help a student of one's courses to sign in. */
-        HELP_STUDENT(
-                "select 1 from Enrolment e join Section s on s.id = e.section"
-                        + " join CourseTeacher t on t.course = s.course where e.student = :id and t.person = :me",
-                Me.Role.TEACHER),
         /** Change a course itself, its sections, teachers and rosters. */
         MANAGE_COURSE(
                 "select 1 from Course c join Person m on m.school = c.school left join CourseTeacher t"

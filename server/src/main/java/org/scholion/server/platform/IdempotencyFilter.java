@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -24,6 +25,16 @@ import org.springframework.web.util.ContentCachingResponseWrapper;
 class IdempotencyFilter extends OncePerRequestFilter {
     private static final Duration WAITS = Duration.ofSeconds(20);
     private static final int PAUSE_MILLIS = 100;
+    private static final List<String> SECRET = List.of(
+            "/password",
+            "/session",
+            "/session/code",
+            "/way-in",
+            "/way-in/look",
+            "/beginning",
+            "/link",
+            "/codes",
+            "/slips");
 
     private final IdempotentRequests requests;
 
@@ -37,9 +48,12 @@ class IdempotencyFilter extends OncePerRequestFilter {
                 || request.getHeader("Idempotency-Key") == null
                 // Handing in twice is handing in once by itself, and its answer comes later than this filter ends.
                 || request.getRequestURI().endsWith("/hand-in")
-                // Nothing of a password is kept, not even a digest of it.
-                || request.getRequestURI().endsWith("/password")
-                || request.getRequestURI().endsWith("/session");
+                || isSecret(request.getRequestURI());
+    }
+
+    /** Nothing of a password is kept, not even a digest of it, nor of a word or code that lets somebody choose one. */
+    private static boolean isSecret(String path) {
+        return SECRET.stream().anyMatch(path::endsWith);
     }
 
     @Override
