@@ -85,7 +85,25 @@ class WaysInTest {
             empty.anybody()
                     .post("/api/beginning", firstSchool(empty.wordToBegin(), "late"))
                     .isRefused(410);
+            onlyAdministrator(empty);
         }
+    }
+
+    private static void onlyAdministrator(Scholion.Running empty) {
+        String name = empty.bean(JdbcClient.class)
+                .sql("select username from person")
+                .query(String.class)
+                .single();
+        Visitor gro = empty.anybody();
+        gro.post("/api/session", Map.of("username", name, "password", "nothing but the tide"))
+                .ok();
+        JsonNode own = self(gro, name);
+        Map<String, Object> teacher = person("TEACHER", "Gro", "Strand");
+        teacher.put("revision", own.get("revision").intValue());
+        assertThat(gro.put("/api/people/" + own.get("id").stringValue(), teacher)
+                        .isRefused(409)
+                        .code())
+                .isEqualTo("last-administrator");
     }
 
     @Test
@@ -184,7 +202,9 @@ class WaysInTest {
     @Test
     void of_a_code_or_a_link_nothing_is_kept_but_its_hash(Scholion.Running school, JdbcClient db) {
         Visitor berit = school.as("Berit Straum");
-        String tamsin = db.sql("select id from person where family = 'Orrel'").query(String.class).single();
+        String tamsin = db.sql("select id from person where family = 'Orrel'")
+                .query(String.class)
+                .single();
         String code = berit.postAgain("/api/people/codes", Map.of("people", List.of(tamsin)), "codes-once")
                 .ok()
                 .get(0)
@@ -206,7 +226,9 @@ class WaysInTest {
                         .single())
                 .as("the link has ended the code")
                 .isEqualTo(1);
-        db.sql("delete from way_in where person_id = cast(? as uuid)").param(tamsin).update();
+        db.sql("delete from way_in where person_id = cast(? as uuid)")
+                .param(tamsin)
+                .update();
     }
 
     @Test
@@ -257,23 +279,25 @@ class WaysInTest {
         taken.put("username", "aud.meller");
         assertThat(berit.post("/api/people", taken).isRefused(422).body())
                 .contains("“aud.meller” is taken", "number 40200 belongs to Tamsin Orrel");
-        JsonNode own = berit.get("/api/people")
-                .ok()
-                .valueStream()
-                .filter(p -> p.get("username").stringValue().equals("berit.straum"))
-                .findFirst()
-                .orElseThrow();
+        JsonNode own = self(berit, "berit.straum");
         Map<String, Object> teacher = person("TEACHER", "Berit", "Straum");
         teacher.put("username", "berit.straum");
-        teacher.put("revision", own.get("revision").intValue());
         String path = "/api/people/" + own.get("id").stringValue();
-        assertThat(berit.put(path, teacher).isRefused(409).code()).isEqualTo("last-administrator");
         assertThat(berit.put(path + "/disabled", Map.of("disabled", true))
                         .isRefused(409)
                         .code())
                 .isEqualTo("yourself");
         teacher.put("revision", own.get("revision").intValue() - 1);
         assertThat(berit.put(path, teacher).isRefused(409).code()).isEqualTo("changed-meanwhile");
+    }
+
+    private static JsonNode self(Visitor admin, String username) {
+        return admin.get("/api/people")
+                .ok()
+                .valueStream()
+                .filter(p -> p.get("username").stringValue().equals(username))
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test
@@ -291,12 +315,23 @@ class WaysInTest {
         Map<String, Object> none = new HashMap<>(settings);
         none.put("teachersMakeCourses", false);
         none.put("teachersShare", false);
+        none.put("language", "nb");
         berit.put("/api/school", none).ok();
         try {
             assertThat(aud.post("/api/courses", Map.of("title", "Mine", "term", ""))
                             .isRefused(409)
                             .detail())
                     .contains("an administrator makes the courses");
+            String course = aud.get("/api/courses").ok().get(0).get("id").stringValue();
+            String paper = aud.post("/api/assessments", Map.of("course", course, "title", "På norsk"))
+                    .ok()
+                    .get("id")
+                    .stringValue();
+            assertThat(aud.get("/api/assessments/" + paper + "/key")
+                            .ok()
+                            .at("/definition/language")
+                            .stringValue())
+                    .isEqualTo("nb");
             String rubric = aud.get("/api/rubrics").ok().get(0).get("id").stringValue();
             String colleague = aud.get("/api/colleagues").ok().get(0).get("id").stringValue();
             assertThat(aud.put("/api/shares/RUBRIC/" + rubric + "/" + colleague, Map.of("mayEdit", false))

@@ -12,6 +12,7 @@ import org.scholion.formats.json.Texts;
 import org.scholion.server.access.Access;
 import org.scholion.server.file.FileUses;
 import org.scholion.server.person.People;
+import org.scholion.server.person.Schools;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Lengths;
@@ -37,6 +38,7 @@ public class Assessments {
     private final ItemHistory history;
     private final FileUses files;
     private final People people;
+    private final Schools schools;
     private final Ids ids;
     private final Clock clock;
 
@@ -48,6 +50,7 @@ public class Assessments {
             ItemHistory history,
             FileUses files,
             People people,
+            Schools schools,
             Ids ids,
             Clock clock) {
         this.repository = repository;
@@ -57,6 +60,7 @@ public class Assessments {
         this.history = history;
         this.files = files;
         this.people = people;
+        this.schools = schools;
         this.ids = ids;
         this.clock = clock;
     }
@@ -98,19 +102,19 @@ public class Assessments {
         row.school = me.school();
         row.course = course;
         row.title = Lengths.name("title", title);
-        row.draft = empty(row.title);
+        row.draft = empty(row.title, schools.language(me.school()));
         row.madeBy = me.id();
         row.madeAt = clock.instant();
         row.changedAt = row.madeAt;
         return repository.saveAndFlush(row).id;
     }
 
-    private static ObjectNode empty(String title) {
+    private static ObjectNode empty(String title, String language) {
         ObjectNode draft = JsonNodeFactory.instance
                 .objectNode()
                 .put("format", AssessmentFile.FORMAT)
                 .put("title", title)
-                .put("language", "en");
+                .put("language", language);
         draft.putArray("items");
         ObjectNode grading = draft.putObject("grading");
         grading.putArray("bands").addObject().put("from", "70").put("label", "Secure");

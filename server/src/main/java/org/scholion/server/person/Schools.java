@@ -153,6 +153,12 @@ public class Schools {
         return settings(school);
     }
 
+    /** The language in which new papers are written. */
+    @Transactional(readOnly = true)
+    public String language(UUID school) {
+        return find(school).language;
+    }
+
     @Transactional(readOnly = true)
     public boolean teachersMakeCourses(UUID school) {
         return find(school).teachersMakeCourses;
