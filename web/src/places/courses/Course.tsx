@@ -26,12 +26,12 @@ export function Course() {
       {(view) => (
         <Sheet margin={<CourseMargin view={view} mayWrite={mayWrite} />}>
           <div className="flex items-baseline justify-between px-6 pt-5 pb-4">
-            <h1 className="font-script text-title font-semibold">
-              {view.title}
-              <span className="ml-3 font-sans text-body font-normal text-soft">
+            <div className="flex flex-wrap items-baseline gap-x-3">
+              <h1 className="font-script text-title font-semibold">{view.title}</h1>
+              <p className="text-soft">
                 {[view.term, view.archived ? t("archived") : ""].filter(Boolean).join(" · ")}
-              </span>
-            </h1>
+              </p>
+            </div>
             <AllCourses />
           </div>
           {mayWrite ? (

@@ -24,12 +24,12 @@ export function Roster() {
       {(view) => (
         <Sheet margin={<RosterMargin view={view} work={work} section={section} />}>
           <div className="flex flex-wrap items-center justify-between gap-3 px-6 py-5">
-            <h1 className="font-script text-title font-semibold">
-              <Link to={`/courses/${course}`} className="hover:underline">
+            <div className="flex flex-wrap items-baseline gap-x-3">
+              <h1 className="font-script text-title font-semibold">{t("Rosters")}</h1>
+              <Link to={`/courses/${course}`} className="text-soft underline">
                 {view.title}
               </Link>
-              <span className="ml-3 font-sans text-body font-normal text-soft">{t("Rosters")}</span>
-            </h1>
+            </div>
             <div className="flex items-center gap-4">
               {view.sections.length > 1 && (
                 <Choose

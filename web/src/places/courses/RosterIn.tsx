@@ -55,16 +55,16 @@ export function RosterIn() {
       }
     >
       <div className="px-6 py-5">
-        <h1 className="font-script text-title font-semibold">
-          <Link to={`/courses/${course}/roster`} className="hover:underline">
-            {view.data?.title}
-          </Link>
-          <span className="ml-3 font-sans text-body font-normal text-soft">
-            {roster.file
-              ? `${roster.file.name} · ${[effect?.how, ...(effect?.notes ?? [])].filter(Boolean).join(" · ")}`
-              : t("Bring in a roster")}
-          </span>
-        </h1>
+        <div className="flex flex-wrap items-baseline gap-x-3">
+          <h1 className="font-script text-title font-semibold">{t("Bring in a roster")}</h1>
+          <p className="text-soft">
+            <Link to={`/courses/${course}/roster`} className="underline">
+              {view.data?.title}
+            </Link>
+            {roster.file &&
+              [" ", roster.file.name, effect?.how, ...(effect?.notes ?? [])].filter(Boolean).join(" · ")}
+          </p>
+        </div>
         {effect && (
           <div className="mt-3 grid gap-2">
             <FileReading
