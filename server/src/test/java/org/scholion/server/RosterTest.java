@@ -191,6 +191,17 @@ class RosterTest {
             assertThat(said).contains("CLASH", "SKIP").doesNotContain("Tamsin Orrel", "SAME_PERSON");
             runa.take(guess, asked(Map.of("2", "SAME_PERSON"), false));
         }
+        for (String like : List.of("040200,Tamsin,Body,One\n", "40200,Tamsin,Orrel-Smith,One\n")) {
+            String said = runa.preview(like, NOTHING).toString();
+            assertThat(said).as(like).doesNotContain("\"was\":\"Tamsin Orrel\"", "SAME_PERSON");
+            runa.take(like, asked(Map.of("2", "SAME_PERSON"), false));
+        }
+        assertThat(school.bean(JdbcClient.class)
+                        .sql("select family from person where number = '40200'")
+                        .query(String.class)
+                        .single())
+                .as("no stranger renames her")
+                .isEqualTo("Orrel");
         assertThat(runa.teacher().get(runa.path()).body()).doesNotContain("40200");
         runa.take("40200, TAMSIN ,orrel,One\n", NOTHING);
         assertThat(runa.teacher().get(runa.path()).body()).contains("Tamsin", "Orrel", "40200");

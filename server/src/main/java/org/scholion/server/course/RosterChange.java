@@ -64,14 +64,17 @@ final class RosterChange {
             String why,
             List<Decision> choices,
             @Nullable Decision decided) {
+        /** The same line as it may be seen and decided; what may not be decided is not decided. */
+        RosterRow seen(What as, @Nullable UUID who, String before, List<Decision> may) {
+            Decision still = decided != null && may.contains(decided) ? decided : null;
+            return new RosterRow(line, as, number, name, section, who, before, why, may, still);
+        }
+
         boolean comesIn() {
             return what != What.LEFT
                     && (choices.isEmpty() || decided == Decision.SAME_PERSON || decided == Decision.SOMEBODY_ELSE);
         }
     }
-
-    /** Somebody on the course's roster now. */
-    record OnIt(Known student, UUID id) {}
 
     private final Map<String, KnownPerson> byNumber = new HashMap<>();
     private final Map<String, KnownPerson> byBareNumber = new HashMap<>();

@@ -14,7 +14,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.scholion.formats.bringin.BringIn.CellFault;
 import org.scholion.formats.bringin.Known;
 import org.scholion.formats.bringin.OneRoster;
@@ -219,28 +218,19 @@ public class Rosters {
         for (RosterRow row :
                 new RosterChange(people.near(me.school(), numbers, emails), here, asked.decisions()).of(roster)) {
             boolean known = row.person() == null || me.is(Me.Role.ADMIN) || mine.contains(row.person());
-            rows.add(known || row.choices().isEmpty() ? row : veiled(row));
+            rows.add(known || row.what() == What.JOINS ? row : veiled(row));
         }
         return rows;
     }
 
-    /** Somebody whom one does not teach is neither named nor renamed. */
+    /** Somebody whom one does not teach is neither named nor renamed, nor taken for somebody who is only like them. */
     private static RosterRow veiled(RosterRow row) {
-        List<Decision> choices = row.what() == What.CLASH
-                ? List.of(Decision.SKIP)
-                : row.why().equals("email") ? List.of(Decision.SOMEBODY_ELSE, Decision.SKIP) : row.choices();
-        Decision decided = row.decided();
-        return new RosterRow(
-                row.line(),
-                row.what(),
-                row.number(),
-                row.name(),
-                row.section(),
+        boolean twin = row.what() == What.TWIN;
+        return row.seen(
+                twin ? What.TWIN : What.CLASH,
                 row.person(),
                 "",
-                row.why(),
-                choices,
-                decided != null && choices.contains(decided) ? decided : null);
+                twin ? List.of(Decision.SOMEBODY_ELSE, Decision.SKIP) : List.of(Decision.SKIP));
     }
 
     private static RosterEffect effect(RosterFile file, List<RosterRow> rows) {
@@ -264,16 +254,6 @@ public class Rosters {
 
     /** The page has no use for ids of people whom it may not know. */
     private static RosterRow withoutId(RosterRow row) {
-        return new RosterRow(
-                row.line(),
-                row.what(),
-                row.number(),
-                row.name(),
-                row.section(),
-                (@Nullable UUID) null,
-                row.was(),
-                row.why(),
-                row.choices(),
-                row.decided());
+        return row.seen(row.what(), null, row.was(), row.choices());
     }
 }
