@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { api, ok } from "../../api/client";
+import { AddOne } from "../../parts/AddOne";
 import { Button, TextButton } from "../../parts/Button";
 import { Choose } from "../../parts/Choose";
 import { Field } from "../../parts/Field";
@@ -83,11 +84,6 @@ function AddStudent({ view, work, section }: { view: CourseView; work: Work; sec
 }
 
 function Sections({ view, work }: { view: CourseView; work: Work }) {
-  const [name, setName] = useState("");
-  const submit = (e: FormEvent) => {
-    e.preventDefault();
-    work.addSection.mutate({ name, teacher: null }, { onSuccess: () => setName("") });
-  };
   return (
     <MarginPart title={t("Sections")}>
       <ul className="mb-2">
@@ -122,18 +118,11 @@ function Sections({ view, work }: { view: CourseView; work: Work }) {
           </li>
         ))}
       </ul>
-      <form onSubmit={submit} className="flex items-end gap-2">
-        <Field
-          className="flex-1"
-          label={t("Name of a new section")}
-          value={name}
-          onChange={(e) => setName(e.target.value)}
-          required
-        />
-        <Button type="submit" disabled={work.addSection.isPending}>
-          {t("Add")}
-        </Button>
-      </form>
+      <AddOne
+        label={t("Name of a new section")}
+        adding={work.addSection.isPending}
+        onAdd={(name, onSuccess) => work.addSection.mutate({ name, teacher: null }, { onSuccess })}
+      />
       <Trouble error={work.addSection.error ?? work.changeSection.error ?? work.removeSection.error} />
     </MarginPart>
   );

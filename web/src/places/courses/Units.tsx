@@ -1,8 +1,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { type FormEvent, useState } from "react";
 import { api, ok, type Schemas } from "../../api/client";
-import { Button, TextButton } from "../../parts/Button";
-import { Field } from "../../parts/Field";
+import { AddOne } from "../../parts/AddOne";
+import { TextButton } from "../../parts/Button";
 import { MarginPart } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
@@ -62,11 +61,6 @@ export function UnitOf({
 export function Units({ view }: { view: CourseView }) {
   const work = useCourseWork(view.id);
   const client = useQueryClient();
-  const [title, setTitle] = useState("");
-  const submit = (e: FormEvent) => {
-    e.preventDefault();
-    work.addUnit.mutate(title, { onSuccess: () => setTitle("") });
-  };
   return (
     <MarginPart title={t("Units")}>
       <ul className="mb-2">
@@ -87,18 +81,11 @@ export function Units({ view }: { view: CourseView }) {
           </li>
         ))}
       </ul>
-      <form onSubmit={submit} className="flex items-end gap-2">
-        <Field
-          className="flex-1"
-          label={t("A new unit: its assessments stand together")}
-          value={title}
-          onChange={(e) => setTitle(e.target.value)}
-          required
-        />
-        <Button type="submit" disabled={work.addUnit.isPending}>
-          {t("Add")}
-        </Button>
-      </form>
+      <AddOne
+        label={t("A new unit: its assessments stand together")}
+        adding={work.addUnit.isPending}
+        onAdd={(title, onSuccess) => work.addUnit.mutate(title, { onSuccess })}
+      />
       <Trouble error={work.addUnit.error ?? work.removeUnit.error} />
     </MarginPart>
   );

@@ -29,7 +29,7 @@ public final class AnswerTable {
     private static final RowChoice NOTHING_SAID = new RowChoice("", false, false, null);
 
     private final Table table;
-    private final TableShape shape;
+    private final BringIn.Shape shape;
     private final List<Item> items;
     private final StudentFinder finder;
     private final Map<String, Known> byId = new HashMap<>();
@@ -104,7 +104,7 @@ public final class AnswerTable {
                 (int) attempts.stream().map(a -> a.student().id()).distinct().count();
         int several = attempts.size() - twice;
         return new BringIn(
-                BringIn.Shape.valueOf(shape.name()),
+                shape,
                 columns,
                 once(attempts),
                 questions,
@@ -118,7 +118,7 @@ public final class AnswerTable {
 
     private List<BringIn.Attempt> attempts(
             List<Column> columns, List<Column> students, @Nullable Integer key, AnswerCells cells) {
-        int usual = shape == TableShape.LETTERS ? usualLength(columns) : 0;
+        int usual = shape == BringIn.Shape.LETTERS ? usualLength(columns) : 0;
         List<BringIn.Attempt> attempts = new ArrayList<>();
         for (Table.Row row : table.rows()) {
             if (Objects.equals(key, row.line())) {

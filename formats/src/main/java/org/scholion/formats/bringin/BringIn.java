@@ -33,8 +33,11 @@ public record BringIn(
 
     /** How the answers stood in the file. */
     public enum Shape {
+        /** A row a student, a column a question. */
         WIDE,
+        /** A row a student and question. */
         LONG,
+        /** A string of letters a student, one for each question. */
         LETTERS
     }
 
@@ -93,6 +96,11 @@ public record BringIn(
         cells = List.copyOf(cells);
         without = List.copyOf(without);
         faults = List.copyOf(faults);
+    }
+
+    /** The same with only these of its rows coming in. */
+    public BringIn with(List<Attempt> some) {
+        return new BringIn(shape, columns, some, rows, cells, without, twice, keyLine, decimalComma, faults);
     }
 
     /** The questions that were not asked of these students, as a person says. */

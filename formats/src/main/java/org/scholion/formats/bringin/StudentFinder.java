@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.text.Slips;
 
 /**
  * Finds the student of the roster whom a row names: by number, by address, by name in either order. Whoever is found by
@@ -162,7 +163,7 @@ final class StudentFinder {
         }
         record Near(Known student, int away) {}
         return roster.stream()
-                .map(k -> new Near(k, NameForm.distance(plain, plainNames.getOrDefault(k.id(), ""), NEAR)))
+                .map(k -> new Near(k, Slips.between(plain, plainNames.getOrDefault(k.id(), ""), NEAR)))
                 .filter(n -> n.away() <= NEAR)
                 .sorted(Comparator.comparingInt(Near::away))
                 .limit(SHOWN)

@@ -9,38 +9,36 @@ import java.util.stream.IntStream;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.PassageItem;
+import org.scholion.formats.bringin.BringIn.Shape;
 import org.scholion.formats.table.Table;
 
 /**
  * Tables of answers that are not a row a student and a column a question, brought into that shape; all that follows
  * knows only that one.
  */
-enum TableShape {
-    /** A row a student, a column a question. */
-    WIDE,
-    /** A row a student and question. */
-    LONG,
-    /** A string of letters a student, one for each question. */
-    LETTERS;
-
+final class TableShape {
     private static final Pattern STRING = Pattern.compile("[A-Za-z0-9*?.\\-_ ]+");
     private static final Pattern ANSWER = Pattern.compile(
             "(the )?(answers?|responses?|answer ?given|given ?answer|selected|choice|value|reply|antwort|svar)",
             Pattern.CASE_INSENSITIVE);
     private static final int SHORTEST_STRING = 4;
 
+    private TableShape() {}
+
     /** A table in the one shape, and which it had. */
-    record Shaped(Table table, TableShape shape) {}
+    record Shaped(Table table, Shape shape) {}
 
     static Shaped of(Table table, List<Item> items, StudentFinder finder) {
         int letters = letters(table, items, finder);
         if (letters >= 0) {
-            return new Shaped(spread(table, letters, items), LETTERS);
+            return new Shaped(spread(table, letters, items), Shape.LETTERS);
         }
         int question = question(table, items);
         int answer = question < 0 ? -1 : answer(table, question);
         int student = answer < 0 ? -1 : repeated(table, finder);
-        return student < 0 ? new Shaped(table, WIDE) : new Shaped(pivoted(table, student, question, answer), LONG);
+        return student < 0
+                ? new Shaped(table, Shape.WIDE)
+                : new Shaped(pivoted(table, student, question, answer), Shape.LONG);
     }
 
     /** The column whose cells are strings of letters, at least half as long as the paper has rows of choices. */

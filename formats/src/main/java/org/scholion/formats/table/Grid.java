@@ -88,9 +88,4 @@ public record Grid(
                     "", "this is a PDF, which has no table to read; export the table as CSV or .xlsx");
         }
     }
-
-    /** How many cells most of its rows have. */
-    public int width() {
-        return rows.stream().mapToInt(r -> r.cells().size()).max().orElse(0);
-    }
 }

@@ -252,22 +252,7 @@ public class BringingIn {
                 changed.add(a.student().name());
             }
         }
-        return new Read(
-                grid,
-                read.table(),
-                new BringIn(
-                        found.shape(),
-                        found.columns(),
-                        fresh,
-                        found.rows(),
-                        found.cells(),
-                        found.without(),
-                        found.twice(),
-                        found.keyLine(),
-                        found.decimalComma(),
-                        found.faults()),
-                asBefore,
-                changed);
+        return new Read(grid, read.table(), found.with(fresh), asBefore, changed);
     }
 
     private List<Item> items(UUID assessment) {
