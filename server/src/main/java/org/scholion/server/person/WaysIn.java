@@ -139,13 +139,14 @@ public class WaysIn {
     /** Only one of two who use a word at once gets in. */
     private Me set(byte[] hash, Person row, String password) {
         requireEnabled(row);
-        people.setPassword(row.id, password);
+        // First, since whoever comes second waits here, and finds it used up before anything else is looked at.
         int used = entities.createQuery("delete from WayIn where word = :word")
                 .setParameter("word", hash)
                 .executeUpdate();
         if (used == 0) {
             throw used();
         }
+        people.setPassword(row.id, password);
         end(List.of(row.id));
         deeds.note(row.school, row.id, Deeds.What.PASSWORD_SET, row.id, row.name());
         return row.me();
