@@ -1,14 +1,15 @@
 package org.scholion.formats.bringin;
 
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
+import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
+import org.apache.commons.compress.archivers.zip.ZipFile;
+import org.apache.commons.compress.utils.SeekableInMemoryByteChannel;
 import org.jspecify.annotations.Nullable;
 import org.scholion.formats.table.Grid;
 import org.scholion.formats.table.Table;
@@ -26,18 +27,21 @@ public final class OneRoster {
             return null;
         }
         Map<String, Table> files = new HashMap<>();
-        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes))) {
+        // By the package's own list of contents: what is not asked for is not unpacked, however much it would be.
+        try (ZipFile zip = ZipFile.builder()
+                .setSeekableByteChannel(new SeekableInMemoryByteChannel(bytes))
+                .get()) {
             int left = MOST_BYTES;
-            for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
+            for (ZipArchiveEntry e : Collections.list(zip.getEntries())) {
                 String name =
                         e.getName().substring(e.getName().lastIndexOf('/') + 1).toLowerCase(Locale.ROOT);
                 if (FILES.contains(name)) {
-                    byte[] file = zip.readNBytes(left);
+                    byte[] file = zip.getInputStream(e).readNBytes(left);
                     left -= file.length;
                     files.put(name, Table.read(file));
                 }
             }
-        } catch (IOException e) {
+        } catch (IOException | IllegalArgumentException e) {
             return null;
         }
         Table users = files.get("users.csv");

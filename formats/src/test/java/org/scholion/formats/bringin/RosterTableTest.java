@@ -121,6 +121,20 @@ class RosterTableTest {
         assertThat(OneRoster.read("users.csv".getBytes(StandardCharsets.UTF_8))).isNull();
     }
 
+    /** What stands beside is broken, so that unpacking it would fail. */
+    @Test
+    void what_a_package_holds_beside_its_roster_is_not_unpacked() throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            put(zip, "beside.csv", "a,b\n".repeat(1_000));
+            put(zip, "users.csv", "sourcedId,givenName,familyName,role\nu1,Noor,Haddix,student\n");
+        }
+        byte[] bytes = out.toByteArray();
+        int data = new String(bytes, StandardCharsets.ISO_8859_1).indexOf("beside.csv") + "beside.csv".length();
+        java.util.Arrays.fill(bytes, data, data + 8, (byte) 0xFF);
+        assertThat(OneRoster.read(bytes)).isNotNull();
+    }
+
     private static void put(ZipOutputStream zip, String name, String text) throws IOException {
         zip.putNextEntry(new ZipEntry(name));
         zip.write(text.getBytes(StandardCharsets.UTF_8));

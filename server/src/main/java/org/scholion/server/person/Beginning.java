@@ -70,29 +70,43 @@ class Beginning {
     @Order(1)
     void offer() {
         if (offers && !schools.isThereAny()) {
-            LOG.info("There is no school here yet. Begin it, within 7 days: {}/begin#{}", address, waysIn.begin());
+            LOG.info("There is no school here yet. Begin it, within 7 days: {}", link());
         }
     }
 
-    /** Makes the school and its first administrator, once. */
+    /** A link to the page on which a school begins. */
+    String link() {
+        return address + "/begin#" + waysIn.begin();
+    }
+
+    /** Makes the school and its first administrator, once, for whoever has the link. */
     @Transactional
     public Me begin(FirstSchool wanted) {
         schools.alone();
-        if (schools.isThereAny() || !waysIn.canBegin(wanted.word())) {
+        if (!waysIn.canBegin(wanted.word())) {
+            throw WaysIn.used();
+        }
+        String password = Passwords.checked(wanted.password(), wanted.username());
+        People.NewPerson admin = new People.NewPerson(
+                Me.Role.ADMIN, wanted.given(), wanted.family(), null, wanted.email(), wanted.username());
+        Me me = make(wanted.school(), wanted.zone(), admin, passwords.encode(password), true);
+        schools.setLanguage(me.school(), wanted.language());
+        return me;
+    }
+
+    /** Makes the school where there is none; without a password its administrator needs a link. */
+    @Transactional
+    Me make(String name, String zone, People.NewPerson admin, @Nullable String passwordHash, boolean byThemselves) {
+        schools.alone();
+        if (schools.isThereAny()) {
             throw WaysIn.used();
         }
         UUID school = ids.next();
-        String name = Lengths.name("school", wanted.school());
-        schools.add(school, name, zone(wanted.zone()), false);
-        schools.setLanguage(school, wanted.language());
-        String password = Passwords.checked(wanted.password(), wanted.username());
-        Me me = register.first(
-                school,
-                new People.NewPerson(
-                        Me.Role.ADMIN, wanted.given(), wanted.family(), null, wanted.email(), wanted.username()),
-                java.util.Objects.requireNonNull(passwords.encode(password)));
+        String title = Lengths.name("school", name);
+        schools.add(school, title, zone(zone), false);
+        Me me = register.first(school, admin, passwordHash);
         waysIn.begun();
-        deeds.note(me, Deeds.What.SCHOOL_BEGUN, school, name);
+        deeds.note(school, byThemselves ? me.id() : null, Deeds.What.SCHOOL_BEGUN, school, title);
         return me;
     }
 

@@ -1,11 +1,7 @@
 package org.scholion.server.person;
 
 import java.util.List;
-import java.util.Objects;
 import java.util.UUID;
-import org.scholion.server.platform.Deeds;
-import org.scholion.server.platform.Ids;
-import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.beans.factory.annotation.Value;
@@ -22,11 +18,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 @ConditionalOnProperty("scholion.person")
 class PersonCommand implements ApplicationRunner {
     private final Schools schools;
-    private final Register register;
+    private final Beginning beginning;
     private final People people;
     private final WaysIn waysIn;
-    private final Deeds deeds;
-    private final Ids ids;
     private final TransactionTemplate transaction;
     private final ApplicationContext context;
     private final String command;
@@ -34,21 +28,17 @@ class PersonCommand implements ApplicationRunner {
 
     PersonCommand(
             Schools schools,
-            Register register,
+            Beginning beginning,
             People people,
             WaysIn waysIn,
-            Deeds deeds,
-            Ids ids,
             TransactionTemplate transaction,
             ApplicationContext context,
             @Value("${scholion.person}") String command,
             @Value("${scholion.url}") String address) {
         this.schools = schools;
-        this.register = register;
+        this.beginning = beginning;
         this.people = people;
         this.waysIn = waysIn;
-        this.deeds = deeds;
-        this.ids = ids;
         this.transaction = transaction;
         this.context = context;
         this.command = command;
@@ -71,7 +61,7 @@ class PersonCommand implements ApplicationRunner {
     String said(List<String> words) {
         return switch (command) {
             case "begin" -> begin();
-            case "school" -> transaction.execute(t -> school(words));
+            case "school" -> java.util.Objects.requireNonNull(transaction.execute(t -> school(words)));
             case "link" -> link(words);
             default -> throw Refused.invalid("", "say begin, school or link");
         };
@@ -81,7 +71,7 @@ class PersonCommand implements ApplicationRunner {
         if (schools.isThereAny()) {
             throw Refused.conflict("there", "There is a school here already. A new password: bin/person link NAME");
         }
-        return "Begin the school, within 7 days: " + address + "/begin#" + waysIn.begin();
+        return "Begin the school, within 7 days: " + beginning.link();
     }
 
     private String school(List<String> words) {
@@ -91,18 +81,12 @@ class PersonCommand implements ApplicationRunner {
                     "give the school's name, its zone, and the administrator's first name, surname and"
                             + " sign-in name");
         }
-        schools.alone();
         if (schools.isThereAny()) {
             throw Refused.conflict("there", "There is a school here already.");
         }
-        UUID school = ids.next();
-        schools.add(school, Lengths.name("school", words.get(0)), Beginning.zone(words.get(1)), false);
-        Me me = register.first(
-                school,
-                new People.NewPerson(Me.Role.ADMIN, words.get(2), words.get(3), null, null, words.get(4)),
-                null);
-        deeds.note(school, null, Deeds.What.SCHOOL_BEGUN, school, words.get(0));
-        waysIn.begun();
+        People.NewPerson admin =
+                new People.NewPerson(Me.Role.ADMIN, words.get(2), words.get(3), null, null, words.get(4));
+        Me me = beginning.make(words.get(0), words.get(1), admin, null, false);
         return "The school has begun. " + me.name() + " chooses a password: " + link(List.of(words.get(4)));
     }
 
@@ -112,6 +96,6 @@ class PersonCommand implements ApplicationRunner {
         }
         UUID person = people.idOf(words.get(0))
                 .orElseThrow(() -> Refused.invalid("", "nobody signs in as “" + words.get(0) + "”"));
-        return Objects.requireNonNull(address) + "/enter#" + waysIn.link(null, person);
+        return address + "/enter#" + waysIn.link(null, person);
     }
 }
