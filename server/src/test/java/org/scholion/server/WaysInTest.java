@@ -232,6 +232,26 @@ class WaysInTest {
     }
 
     @Test
+    void whoever_became_an_administrator_is_let_in_by_no_teacher(Scholion.Running school, JdbcClient db) {
+        Visitor aud = school.as("Aud Meller");
+        String course =
+                "/api/courses/" + aud.get("/api/courses").ok().get(0).get("id").stringValue();
+        String wanda = db.sql("select id from person where family = 'Ambler'")
+                .query(String.class)
+                .single();
+        Map<String, Object> body = new HashMap<>();
+        body.put("section", null);
+        body.put("students", List.of(wanda));
+        assertThat(aud.post(course + "/slips", body).ok()).hasSize(1);
+        db.sql("update person set role = 'ADMIN' where family = 'Ambler'").update();
+        try {
+            assertThat(aud.post(course + "/slips", body).ok()).isEmpty();
+        } finally {
+            db.sql("update person set role = 'STUDENT' where family = 'Ambler'").update();
+        }
+    }
+
+    @Test
     void codes_are_made_for_ones_own_students_only_and_by_no_student(Scholion.Running school, JdbcClient db) {
         Visitor aud = school.as("Aud Meller");
         String course =

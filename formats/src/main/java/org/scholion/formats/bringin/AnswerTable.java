@@ -7,9 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
-import org.scholion.core.answer.Answer;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.PassageItem;
 import org.scholion.formats.bringin.BringIn.CellFault;
@@ -22,10 +20,6 @@ import org.scholion.formats.table.Table;
 
 /** Recognises a table of students' answers, whatever its shape. */
 public final class AnswerTable {
-    private static final Pattern KEY = Pattern.compile(
-            "(?U).*\\b(key|answer ?key|solutions?|correct( answers?)?|lösung(en)?|fasit|master)\\b.*",
-            Pattern.CASE_INSENSITIVE);
-    private static final int LONGEST_KEY = 60;
     private static final RowChoice NOTHING_SAID = new RowChoice("", false, false, null);
 
     private final Table table;
@@ -100,17 +94,15 @@ public final class AnswerTable {
         List<Column> students = columns.stream().filter(Column::isStudent).toList();
         Integer keyLine = keyLine(students);
         List<BringIn.Attempt> attempts = faults.isEmpty() ? attempts(columns, students, keyLine, cells) : List.of();
-        int twice =
-                (int) attempts.stream().map(a -> a.student().id()).distinct().count();
-        int several = attempts.size() - twice;
+        List<BringIn.Attempt> once = once(attempts);
         return new BringIn(
                 shape,
                 columns,
-                once(attempts),
+                once,
                 questions,
                 cells.questions(),
                 without(columns),
-                several,
+                attempts.size() - once.size(),
                 keyLine,
                 cells.decimalComma(),
                 faults);
@@ -172,9 +164,8 @@ public final class AnswerTable {
         return "";
     }
 
-    private static String who(Table.Row row, List<Column> columns) {
-        return columns.stream()
-                .filter(Column::isStudent)
+    private static String who(Table.Row row, List<Column> students) {
+        return students.stream()
                 .map(c -> row.cell(c.index()).strip())
                 .filter(c -> !c.isEmpty())
                 .reduce((a, b) -> a + " · " + b)
@@ -185,16 +176,12 @@ public final class AnswerTable {
     private @Nullable Integer keyLine(List<Column> columns) {
         for (Table.Row row : table.rows()) {
             Boolean said = choices.rows().getOrDefault(row.line(), NOTHING_SAID).key();
-            boolean looks = columns.stream().anyMatch(c -> isKey(row.cell(c.index())));
+            boolean looks = KeyRow.looks(row, columns);
             if (said != null ? said : looks && find(row, columns).student() == null) {
                 return row.line();
             }
         }
         return null;
-    }
-
-    private static boolean isKey(String cell) {
-        return cell.length() <= LONGEST_KEY && KEY.matcher(cell).matches();
     }
 
     private int answered(Table.Row row, List<Column> columns) {
@@ -244,18 +231,5 @@ public final class AnswerTable {
             }
         }
         return without;
-    }
-
-    /** The key row's cells by item, where the file has one. */
-    public static Map<String, Answer> key(Table table, List<Item> items, List<Known> roster, BringInChoices choices) {
-        StudentFinder finder = new StudentFinder(roster);
-        AnswerTable read = new AnswerTable(TableShape.of(table, items, finder), items, finder, roster, choices);
-        List<Column> columns = new ColumnGuess(read.table, items, finder, choices.columns()).columns();
-        Integer line = read.keyLine(columns);
-        return read.table.rows().stream()
-                .filter(r -> Objects.equals(line, r.line()))
-                .findFirst()
-                .map(r -> new AnswerCells(read.table, columns, items, choices).answers(r))
-                .orElse(Map.of());
     }
 }

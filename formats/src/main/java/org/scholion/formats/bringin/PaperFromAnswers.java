@@ -86,10 +86,9 @@ public final class PaperFromAnswers {
     }
 
     private static @Nullable Integer keyLine(Table table, List<Column> columns, StudentFinder finder) {
+        List<Column> students = columns.stream().filter(Column::isStudent).toList();
         return table.rows().stream()
-                .filter(r -> columns.stream()
-                        .filter(c -> c.isStudent())
-                        .anyMatch(c -> r.cell(c.index()).matches("(?iU).*\\b(key|solutions?|correct)\\b.*")))
+                .filter(r -> KeyRow.looks(r, students))
                 .filter(r -> columns.stream()
                         .filter(c -> c.use() == Use.NUMBER || c.use() == Use.EMAIL)
                         .noneMatch(c -> finder.isSomebody(r.cell(c.index()))))

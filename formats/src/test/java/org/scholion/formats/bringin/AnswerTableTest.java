@@ -170,9 +170,11 @@ class AnswerTableTest {
         assertThat(found.keyLine()).isEqualTo(3);
         assertThat(found.attempts()).hasSize(2);
         assertThat(found.rows()).isEmpty();
-        assertThat(AnswerTable.key(
-                        Table.read("number,q1\n40216,a\nKEY,b\n"), Class4.ITEMS, Class4.ROSTER, BringInChoices.NONE))
-                .containsEntry("q1", Answer.Chosen.of("b"));
+        Table file = Table.read("number,q1\n40216,a\nKEY,b\n");
+        assertThat(PaperFromAnswers.of(file, Class4.ROSTER, BringInChoices.NONE, Map.of()))
+                .as("and it is the key of the questions that are made of the file")
+                .extracting(PaperFromAnswers.MadeQuestion::key)
+                .containsExactly("b");
     }
 
     @Test

@@ -141,15 +141,8 @@ public class People {
         List<UUID> made = new ArrayList<>();
         for (int i = 0; i < students.size(); i++) {
             NewStudent s = students.get(i);
-            Person person = new Person();
-            person.id = ids.next();
-            person.school = school;
-            person.role = Me.Role.STUDENT;
-            person.given = s.given();
-            person.family = s.family();
-            person.number = s.number();
-            person.email = s.email();
-            person.username = names.get(i);
+            Person person = row(
+                    school, new NewPerson(Me.Role.STUDENT, s.given(), s.family(), s.number(), s.email(), names.get(i)));
             entities.persist(person);
             made.add(person.id);
         }
@@ -214,6 +207,12 @@ public class People {
 
     @Transactional
     public Me add(UUID school, NewPerson who, @Nullable String passwordHash) {
+        Person person = row(school, who);
+        person.password = passwordHash;
+        return repository.saveAndFlush(person).me();
+    }
+
+    private Person row(UUID school, NewPerson who) {
         Person person = new Person();
         person.id = ids.next();
         person.school = school;
@@ -223,8 +222,7 @@ public class People {
         person.number = who.number();
         person.email = who.email();
         person.username = who.username().toLowerCase(Locale.ROOT);
-        person.password = passwordHash;
-        return repository.saveAndFlush(person).me();
+        return person;
     }
 
     /** Those of the school who have one of these numbers, by number. */
@@ -292,12 +290,6 @@ public class People {
         String hash = found.map(p -> p.password).orElse(NOBODY);
         boolean right = passwords.matches(password, hash);
         return found.filter(p -> right && p.disabledAt == null).map(Person::me);
-    }
-
-    /** Whose name to sign in with this is; null when it is nobody's. */
-    @Nullable
-    UUID named(String username) {
-        return repository.findByUsernameIgnoreCase(username).map(p -> p.id).orElse(null);
     }
 
     /** What somebody of one's school signs in with. */

@@ -94,7 +94,7 @@ class SignIn {
         SignInTry.Key key = new SignInTry.Key(name, address);
         Duration wait = reserve(key);
         if (wait.compareTo(LONGEST_WAIT) > 0) {
-            Watched.note(Watched.What.SLOWED_DOWN, people.named(name), null);
+            Watched.note(Watched.What.SLOWED_DOWN, people.idOf(name).orElse(null), null);
             throw tooMany(wait);
         }
         try {
@@ -126,7 +126,7 @@ class SignIn {
                 return Refused.conflict(
                         "choose-password", "This code lets you in once. Choose a password of your own now.");
             }
-            Watched.note(Watched.What.WRONG_PASSWORD, people.named(key.name()), null);
+            Watched.note(Watched.What.WRONG_PASSWORD, people.idOf(key.name()).orElse(null), null);
             return new Refused(
                     HttpStatus.UNAUTHORIZED,
                     "sign-in",
