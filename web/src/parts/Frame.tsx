@@ -33,10 +33,8 @@ export function Frame({ session }: { session: Schemas["Session"] }) {
   const places = session.role === "STUDENT" ? STUDENT : session.role === "ADMIN" ? ADMIN : STAFF;
   return (
     <div className="flex min-h-screen flex-col">
-      <a
-        href="#page"
-        className="sr-only focus:not-sr-only focus:absolute focus:z-40 focus:bg-sheet focus:p-2"
-      >
+      {/* Above the band, not over it: what it covered could not be hit. */}
+      <a href="#page" className="sr-only focus:not-sr-only focus:block focus:bg-sheet focus:p-2">
         {t("Skip to the page")}
       </a>
       <header className="no-print border-b border-rule">

@@ -62,8 +62,11 @@ function placesOf(target: HTMLElement): Place[] {
     home && home !== document.body && places.length < NEAR;
     home = home.parentElement
   ) {
-    const all = [...home.querySelectorAll(FOCUSABLE)];
-    places.push({ home, before: Math.max(0, all.indexOf(target)) });
+    const before = [...home.querySelectorAll(FOCUSABLE)].indexOf(target);
+    // The page itself has the focus after a rescue, and nothing stands where it stood but another page.
+    if (before >= 0) {
+      places.push({ home, before });
+    }
   }
   return places;
 }

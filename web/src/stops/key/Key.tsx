@@ -7,7 +7,7 @@ import { useWhere } from "../Assessment";
 import { Items } from "./Items";
 import { Letters } from "./letters/Letters";
 import { Paper } from "./paper/Paper";
-import { QuestionsIn } from "./QuestionsIn";
+import { QuestionsIn } from "./questions-in/QuestionsIn";
 import { Sets } from "./sets/Sets";
 import { useDraft } from "./useDraft";
 

@@ -21,7 +21,8 @@ import {
 import { LetterRow } from "./LetterRow";
 import { LettersHead } from "./LettersHead";
 import { LettersMargin } from "./LettersMargin";
-import { answersIn, pasted } from "./paste";
+import { PastedKey } from "./PastedKey";
+import { type Pasting, pasting } from "./paste";
 
 const COLUMN = 9;
 
@@ -38,6 +39,7 @@ export function Letters({ assessment, view, draft }: KeyPage) {
   const [alphabet, setAlphabet] = useState<Alphabet>({ letters: 4, alternate: false });
   const [began, setBegan] = useState<number | null>(null);
   const [told, setTold] = useState("");
+  const [paste, setPaste] = useState<Pasting | null>(null);
   const grid = useRef<HTMLDivElement>(null);
   const row = rows[at];
 
@@ -114,25 +116,21 @@ export function Letters({ assessment, view, draft }: KeyPage) {
   };
   const onPaste = (e: ClipboardEvent) => {
     e.preventDefault();
-    const answers = answersIn(e.clipboardData.getData("text"));
-    const grown = [...rows];
-    while (grown.length < at + answers.length) {
-      grown.push(newRow([...items, ...grown.slice(rows.length)], { ...alphabet }));
-    }
-    const { rows: after, unfit } = pasted(grown, at, answers);
+    setTold("");
+    setPaste(pasting(items, rows, at, e.clipboardData.getData("text"), alphabet));
+  };
+  const takePaste = ({ rows: after, says }: Pasting) => {
     draft.change((d) => ({
       ...d,
       items: [...d.items.map((i) => after.find((r) => r.id === i.id) ?? i), ...after.slice(rows.length)],
     }));
-    setAt(Math.min(after.length, at + answers.length));
-    setTold(
-      unfit.length > 0
-        ? t("{{count}} answers pasted. These did not fit: {{unfit}}", {
-            count: answers.length - unfit.length,
-            unfit: unfit.slice(0, 8).join(", "),
-          })
-        : t("{{count}} answers pasted", { count: answers.length }),
-    );
+    setAt(Math.min(after.length, Math.max(0, ...says.map((s) => s.row))));
+    setTold(t("{{count}} answers pasted", { count: says.filter((s) => s.fits).length }));
+    leavePaste();
+  };
+  const leavePaste = () => {
+    setPaste(null);
+    grid.current?.focus();
   };
   useKeys([
     ["A–Z", t("fill the row, go to the next"), () => grid.current?.focus()],
@@ -172,6 +170,7 @@ export function Letters({ assessment, view, draft }: KeyPage) {
         of={rows.length}
         began={began}
       />
+      {paste && <PastedKey pasting={paste} onTake={() => takePaste(paste)} onLeave={leavePaste} />}
       <div
         ref={grid}
         role="listbox"
@@ -214,7 +213,7 @@ export function Letters({ assessment, view, draft }: KeyPage) {
       </p>
       <p className="px-4 py-3 text-small text-soft">
         {t(
-          "Type a letter to fill the row and go to the next. T, F: true, false. #: number. O: open, then its points. Digits set the points. Space skips, Backspace erases, Delete removes the row. You can also paste letters.",
+          "Type a letter to fill the row and go to the next. T, F: true, false. #: number. O: open, then its points. Digits set the points. Space skips, Backspace erases, Delete removes the row. You can also paste a key, with or without numbers.",
         )}
       </p>
     </Sheet>

@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { type Item, letterOf } from "../definition";
 import { erased, isKeyed, keyed, lettersOf, madeTo, newRow, rowKind, typed } from "./grid";
-import { answersIn, pasted } from "./paste";
+import { pasting } from "./paste";
+import { readPasted } from "./pasted";
 import { readSeveral } from "./several";
 
 const FOUR = { letters: 4, alternate: false };
@@ -57,15 +58,60 @@ describe("several rows at once", () => {
 });
 
 describe("letters pasted from anywhere", () => {
-  it("are found in lists, columns and rows", () => {
-    expect(answersIn("1. B\n2. D\n3) a")).toEqual(["B", "D", "A"]);
-    expect(answersIn("BDAC")).toEqual(["B", "D", "A", "C"]);
-    expect(answersIn("b, d; true FALSE 225")).toEqual(["B", "D", "T", "F", "225"]);
-    expect(answersIn("A\tB\nC")).toEqual(["A", "B", "C"]);
+  const read = (text: string) =>
+    readPasted(text)
+      .map((a, i) => `${a.row ?? `(${i + 1})`} ${a.letters.join("+")}`)
+      .join(", ");
+  it.each([
+    ["1. B\n2. D\n3) a", "1 B, 2 D, 3 A"],
+    ["1. A 2. B 4. D", "1 A, 2 B, 4 D"],
+    ["3. A,C", "3 A+C"],
+    ["3. A, C 4. B", "3 A+C, 4 B"],
+    ["3) AC\n4) b", "3 A+C, 4 B"],
+    ["1\tA\n2\tB", "1 A, 2 B"],
+    ["1\tA\t11\tD\n2\tB\t12\tC", "1 A, 11 D, 2 B, 12 C"],
+    ["1\tA\t2\t\t3\tC", "1 A, 3 C"],
+    ["1\t2\t3\nA\tB\tC", "1 A, 2 B, 3 C"],
+    ["1\t2\t3\nA\t\tC", "1 A, 3 C"],
+    ["Q1 A\nQ3 c", "1 A, 3 C"],
+    ["Question 1: A\nQuestion 2: B", "1 A, 2 B"],
+    ["1A 2B 3C", "1 A, 2 B, 3 C"],
+    ["1,A\n2,B", "1 A, 2 B"],
+    ["1=A; 2=B", "1 A, 2 B"],
+    ["1. (A) 2. (b)", "1 A, 2 B"],
+    ["5. A 3. B", "5 A, 3 B"],
+    ["1. A 2. - 3. C", "1 A, 3 C"],
+    ["1-5: BDACA", "1 B, 2 D, 3 A, 4 C, 5 A"],
+    ["1. A\n2. 12.5\n3. 7\n4. true", "1 A, 2 12.5, 3 7, 4 TRUE"],
+    ["BDAC", "(1) B, (2) D, (3) A, (4) C"],
+    ["bdac", "(1) B, (2) D, (3) A, (4) C"],
+    ["(A) (b)", "(1) A, (2) B"],
+    ["A,B,C", "(1) A, (2) B, (3) C"],
+    ["b, d; true FALSE 225", "(1) B, (2) D, (3) TRUE, (4) FALSE, (5) 225"],
+    ["A\tB\nC", "(1) A, (2) B, (3) C"],
+  ])("are found in %j", (text, expected) => {
+    expect(read(text)).toBe(expected);
   });
+  const paste = (text: string, of = rows(4), at = 0) => pasting(of, of, at, text, FOUR);
   it("go down the rows from a place on, and what does not fit is told", () => {
-    const { rows: after, unfit } = pasted(rows(4), 1, ["B", "F", "D", "A"]);
-    expect(after.map((r) => r.key?.[0])).toEqual([undefined, "b", undefined, "d"]);
-    expect(unfit).toEqual(["3: F", "5: A"]);
+    const { rows: after, says } = paste("B F D A", rows(4), 1);
+    expect(after.map((r) => r.key?.[0])).toEqual([undefined, "b", undefined, "d", "a"]);
+    expect(says.filter((s) => !s.fits).map((s) => [s.row, s.answer])).toEqual([[3, "F"]]);
+  });
+  it("go to the rows that their numbers name, wherever the hand stands, and make the rows that are not there", () => {
+    const { rows: after } = paste("2. C 6. A", rows(4), 3);
+    expect(after.map((r) => r.key?.[0])).toEqual([undefined, "c", undefined, undefined, undefined, "a"]);
+  });
+  it("make a row of several letters a choice of several, and true or false one of these", () => {
+    const { rows: after } = paste("1. A,C 2. false");
+    expect(after[0]).toMatchObject({ key: ["a", "c"], max: 4, rule: "net" });
+    expect(rowKind(after[1] as Item)).toBe("truth");
+    expect(after[1]?.key).toEqual(["f"]);
+  });
+  it("tell which keys they would change, and which rows are named twice", () => {
+    const has = paste("1. A 2. B").rows;
+    const { says, twice } = paste("1. A 2. C 3. D 3. B", has);
+    expect(says.filter((s) => s.replaces).map((s) => s.row)).toEqual([2]);
+    expect(twice).toEqual([3]);
   });
 });

@@ -1,37 +1,72 @@
 import type { Item } from "../definition";
-import { keyed, rowKind, typed } from "./grid";
+import { type Alphabet, keyed, madeTo, newRow, rowKind, typed } from "./grid";
+import { type Answer, readPasted } from "./pasted";
 
-/**
- * The answers in a pasted text, in order: `1. B 2. D`, `1) b`, a column of letters, `BDACA`, with numbers and words
- * such as true and false among them. Numbers before a full stop or bracket at the begin of an answer are the rows' own.
- */
-export function answersIn(text: string): string[] {
-  const plain = text.replace(/(^|[\s,;])\d{1,3}\s*[.):]\s*(?=\S)/g, "$1 ").trim();
-  const words = plain.split(/[\s,;|]+/).filter(Boolean);
-  return words.flatMap((word) => {
-    if (/^(true|false)$/i.test(word)) {
-      return [word[0]?.toUpperCase() ?? ""];
-    }
-    return /^[A-Za-z]{2,}$/.test(word) && word.toUpperCase() === word ? [...word] : [word.toUpperCase()];
-  });
-}
+/** The longest key that is pasted at once. */
+const MOST = 500;
 
-/** The rows with these answers from a place on; what fits no row is told by its place. */
-export function pasted(rows: Item[], at: number, answers: string[]): { rows: Item[]; unfit: string[] } {
+/** What a pasted key would do: the rows as they would be, row by row what it says, and what does not fit. */
+export type Pasting = {
+  rows: Item[];
+  says: { row: number; answer: string; replaces: boolean; fits: boolean }[];
+  /** Rows that are named more than once, with different answers. */
+  twice: number[];
+};
+
+/** The rows with a pasted key; where it has no numbers, from a place on. */
+export function pasting(items: Item[], rows: Item[], at: number, text: string, alphabet: Alphabet): Pasting {
+  const answers = placed(readPasted(text), at);
+  const last = Math.max(0, ...answers.map((a) => a.row));
   const next = [...rows];
-  const unfit: string[] = [];
-  answers.forEach((answer, i) => {
-    const row = next[at + i];
-    const fits = row && (rowKind(row) === "number" ? number(row, answer) : keyed(row, answer));
+  while (next.length < last) {
+    next.push(newRow([...items, ...next.slice(rows.length)], alphabet));
+  }
+  const says = answers.map(({ row, letters }) => {
+    const was = next[row - 1];
+    const fits = was ? withAnswer(was, letters) : null;
     if (fits) {
-      next[at + i] = fits;
-    } else {
-      unfit.push(`${at + i + 1}: ${answer}`);
+      next[row - 1] = fits;
     }
+    const replaces =
+      row <= rows.length && keyOf(rows[row - 1]) !== "" && keyOf(fits) !== keyOf(rows[row - 1]);
+    return { row, answer: letters.join(" "), replaces: fits !== null && replaces, fits: fits !== null };
   });
-  return { rows: next, unfit };
+  return { rows: next, says, twice: twice(answers) };
 }
 
-function number(row: Item, answer: string): Item | null {
-  return /^[+-]?[\d.,/]+$/.test(answer) ? typed({ ...row, accept: [] }, answer) : null;
+type Placed = { row: number; letters: string[] };
+
+function placed(answers: Answer[], at: number): Placed[] {
+  return answers
+    .map((a, i) => ({ row: a.row ?? at + 1 + i, letters: a.letters.filter(Boolean) }))
+    .filter((a) => a.row >= 1 && a.row <= MOST && a.letters.length > 0)
+    .sort((a, b) => a.row - b.row);
+}
+
+function twice(answers: Placed[]): number[] {
+  const other = answers.filter((a, i) =>
+    answers.some((b, j) => j < i && b.row === a.row && b.letters.join() !== a.letters.join()),
+  );
+  return [...new Set(other.map((a) => a.row))];
+}
+
+const keyOf = (item: Item | null | undefined): string =>
+  item ? (item.kind === "number" ? (item.accept?.[0]?.value ?? "") : (item.key ?? []).join()) : "";
+
+/** A row with this answer; null where it does not fit. A row of letters that gets true or false becomes one of these. */
+function withAnswer(row: Item, letters: string[]): Item | null {
+  const [first = "", ...more] = letters;
+  if (rowKind(row) === "number") {
+    return more.length === 0 && /^[+-]?[\d.,/]+$/.test(first) ? typed({ ...row, accept: [] }, first) : null;
+  }
+  if (/^(TRUE|FALSE)$/.test(first) && rowKind(row) !== "other") {
+    return keyed(madeTo(row, "truth", []), first.slice(0, 1));
+  }
+  const one = keyed(row, first);
+  if (!one || more.length === 0) {
+    return one;
+  }
+  const ids = letters.map((l) => l.toLowerCase());
+  const all = ids.every((id) => row.options?.some((o) => o.id === id)) && new Set(ids).size === ids.length;
+  return all ? ({ ...row, key: ids, max: row.options?.length, rule: "net" } as Item) : null;
 }

@@ -324,6 +324,15 @@ final class Browser implements AutoCloseable {
         return this;
     }
 
+    /** Pastes text into what has this label, as from another program. */
+    Browser paste(String label, String text) {
+        driver.executeScript("""
+                const data = new DataTransfer();
+                data.setData('text/plain', arguments[1]);
+                arguments[0].dispatchEvent(new ClipboardEvent('paste', {clipboardData: data, bubbles: true, cancelable: true}));""", field(label), text);
+        return this;
+    }
+
     Browser dragTo(String css, String target) {
         WebElement from = driver.findElement(By.cssSelector(css));
         WebElement to = driver.findElement(By.cssSelector(target));
@@ -403,7 +412,9 @@ final class Browser implements AutoCloseable {
                 const done = arguments[arguments.length - 1];
                 axe.run(document, {runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']}).then(r => done(
                   r.violations
-                    .map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160)).join(' | '))));""");
+                    .map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160) + ' ' + n.failureSummary
+                      + ' ' + n.any.concat(n.all, n.none).flatMap(c => c.relatedNodes).map(r => r.html.slice(0, 160)))
+                      .join(' | '))));""");
         assertThat((List<?>) found).as(view).isEmpty();
         Object wider = driver.executeScript("return document.documentElement.scrollWidth - window.innerWidth");
         assertThat(((Number) wider).intValue())

@@ -81,6 +81,12 @@ class EverybodyTest {
             assertThat(aud.evaluate("return document.activeElement.tagName")).isNotEqualTo("BODY");
             assertThat(aud.evaluate("return document.activeElement.closest('main') !== null"))
                     .isEqualTo(true);
+            // A page that has the focus itself hands it to the page that takes its place, not to what stands above.
+            aud.evaluate("const page = document.getElementById('page'); page.tabIndex = -1; page.focus(); return true");
+            aud.evaluate("document.querySelector('nav a[href=\"/bank\"]').click(); return true");
+            aud.announces("Bank").pause();
+            assertThat(aud.evaluate("return document.activeElement.id || document.activeElement.textContent"))
+                    .isEqualTo("page");
         }
     }
 

@@ -175,6 +175,54 @@ class KeyWritingTest {
     }
 
     @Test
+    void a_pasted_key_obeys_its_numbers_and_is_shown_before_anything_of_it_is_taken(Scholion.Running school) {
+        String paper = Papers.empty(school, "Pasted letters");
+        try (Browser aud = new Browser(school.address(), 1280, 800)) {
+            aud.signIn("Aud Meller").open(paper + "/key?view=letters").sees("0 of 0");
+            aud.paste("letter key", "1. A 2. B 4. D,C 6. Z");
+            aud.sees("3 answers fit.")
+                    .sees("1 fits no row and will be left out.")
+                    .isAccessible("Pasted key");
+            aud.keys(Keys.ESCAPE).seesNot("answers fit.").sees("0 of 0");
+            aud.paste("letter key", "1. A 2. B 4. D,C").sees("3 answers fit.").clickButton("Take these answers");
+            aud.sees("3 answers pasted").sees("3 of 4");
+            aud.paste("letter key", "2. C").sees("1 row gets another key than it has.");
+            aud.clickButton("Leave the key as it is").sees("Saved").hasNoErrors();
+        }
+        assertThat(Papers.items(school, paper))
+                .extracting(i -> i.get("key").toString())
+                .containsExactly("[\"a\"]", "[\"b\"]", "[]", "[\"d\",\"c\"]");
+    }
+
+    @Test
+    void a_number_that_can_be_read_in_two_ways_is_asked_about_and_a_title_is_no_question(Scholion.Running school)
+            throws IOException {
+        String paper = Papers.empty(school, "Read in two ways");
+        Path table = dir.resolve("numbers.csv");
+        Files.writeString(
+                table,
+                "Distances at sea;;\nquestion;answer;options\nHow long is a mile?;1,852;\n"
+                        + "Which light is to port?;;*red|green|white\n");
+        try (Browser aud = new Browser(school.address(), 1280, 800)) {
+            aud.signIn("Aud Meller").open(paper + "/key?view=in").choose(table);
+            aud.sees("1 of 2 questions are complete.")
+                    .sees("Line 1 stands above the heading and is no question: Distances at sea")
+                    .sees("'1,852' can be read as 1852 or as 1.852")
+                    .isAccessible("Numbers in two ways");
+            aud.clickButton("1,852 is 1852").sees("2 of 2 questions are complete.");
+            aud.clickButton("Add 2 questions to the key").sees("Saved").hasNoErrors();
+        }
+        assertThat(Papers.items(school, paper)
+                        .get(0)
+                        .get("accept")
+                        .get(0)
+                        .get("value")
+                        .stringValue())
+                .isEqualTo("1852");
+        assertThat(Papers.items(school, paper).get(1).get("options")).hasSize(3);
+    }
+
+    @Test
     void questions_come_from_a_table_with_its_columns_in_any_order(Scholion.Running school) throws IOException {
         String paper = Papers.empty(school, "From a table");
         Path table = dir.resolve("questions.csv");

@@ -394,6 +394,11 @@ class WritingKeysTest {
         assertThat(found.get("columns").valueStream().map(c -> c.get("role").stringValue()))
                 .containsExactly("POINTS", "KEY", "OPTION", "OPTION", "PROMPT");
         assertThat(found.get("items").get(0).get("faults")).isEmpty();
+        JsonNode options = found.get("items").get(0).get("item").get("options");
+        assertThat(options.valueStream()
+                        .map(o ->
+                                o.get("id").stringValue() + " " + o.get("text").stringValue()))
+                .containsExactly("a sun", "b sun and moon");
         assertThat(lesson.teacher
                         .post(lesson.path("/questions-text"), Map.of("text", "? Which knot?\n! bowline"))
                         .ok()
@@ -405,6 +410,31 @@ class WritingKeysTest {
                         .get("definition")
                         .get("items"))
                 .hasSize(4);
+    }
+
+    @Test
+    void a_person_says_how_a_file_of_questions_is_to_be_read(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Two ways to read it");
+        String csv = "Long title\nquestion;answer;remark\nHow long is a mile?;1,852;sea\n";
+        JsonNode found =
+                lesson.teacher.sendFile(lesson.path("/questions-in"), csv).ok();
+        assertThat(found.get("asksMark").booleanValue()).isTrue();
+        assertThat(found.get("notes").get(0).stringValue()).contains("Line 1 stands above the heading");
+        assertThat(found.get("items").get(0).get("faults").toString()).contains("can be read as 1852 or as 1.852");
+        Map<String, Object> how = Map.of("encoding", "", "separator", "", "sheet", 0);
+        Map<String, Object> said = Map.of("how", how, "said", Map.of("roles", Map.of("2", "TAGS"), "mark", "COMMA"));
+        JsonNode item = lesson.teacher
+                .sendFile(lesson.path("/questions-in"), csv, said)
+                .ok()
+                .get("items")
+                .get(0);
+        assertThat(item.get("faults")).isEmpty();
+        assertThat(item.get("item").get("accept").get(0).get("value").stringValue())
+                .isEqualTo("1.852");
+        assertThat(item.get("item").get("tags").get(0).stringValue()).isEqualTo("sea");
+        lesson.teacher
+                .sendFile(lesson.path("/questions-in"), csv, Map.of("how", how, "nobody", "sends"))
+                .isRefused(422);
     }
 
     @Test

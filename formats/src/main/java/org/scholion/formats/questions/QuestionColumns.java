@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.scholion.core.number.Fraction;
 import org.scholion.formats.table.Table;
 
@@ -13,14 +14,22 @@ import org.scholion.formats.table.Table;
 final class QuestionColumns {
     private static final int LOOKED_AT = 50;
 
+    private static final Pattern LETTERS =
+            Pattern.compile("\\(?[a-l]\\)?([,;/\\s]*\\(?[a-l]\\)?)*", Pattern.CASE_INSENSITIVE);
+
+    /** Several in one cell, with the right one marked or each with its letter. */
+    private static final Pattern MARKED = Pattern.compile("(^|[\\n|;])\\s*\\*\\s*\\S|^\\(?[Aa][).]\\s");
+
     private final Table table;
     private final Set<String> codes;
     private final List<QuestionTable.Column> columns = new ArrayList<>();
     private final Set<Role> found = EnumSet.noneOf(Role.class);
+    private final Set<String> single;
 
     private QuestionColumns(Table table, Set<String> codes) {
         this.table = table;
         this.codes = codes;
+        this.single = OptionLetters.run(table.names());
     }
 
     /** @param chosen what a person said that a column is, by its place; it goes before everything else */
@@ -44,8 +53,8 @@ final class QuestionColumns {
             add(i, chosen, "you chose this");
             return;
         }
-        Optional<Role> role = Role.named(name);
-        boolean free = role.isPresent() && (role.get() == Role.OPTION || found.add(role.get()));
+        Optional<Role> role = single.contains(Role.plain(name)) ? Optional.of(Role.OPTION) : Role.named(name);
+        boolean free = role.isPresent() && (found.add(role.get()) || role.get().isOften());
         if (role.isPresent() && free) {
             add(i, role.get(), "by its name");
         } else {
@@ -66,8 +75,13 @@ final class QuestionColumns {
             columns.set(i, column(i, Role.LEFT_OUT, "it is empty"));
         } else if (!found.contains(Role.STANDARD) && share(cells, codes::contains) > 0.7) {
             take(i, Role.STANDARD, "its cells are codes of your standards");
-        } else if (!found.contains(Role.KEY) && share(cells, c -> c.matches("(?i)[A-H]([,;\\s]*[A-H])*")) > 0.8) {
+        } else if (!found.contains(Role.KEY)
+                && share(cells, c -> LETTERS.matcher(c).matches()) > 0.8) {
             take(i, Role.KEY, "its cells are letters");
+        } else if (!found.contains(Role.OPTIONS)
+                && !found.contains(Role.OPTION)
+                && share(cells, c -> MARKED.matcher(c).find()) > 0.6) {
+            take(i, Role.OPTIONS, "its cells hold several options");
         } else if (!found.contains(Role.PROMPT) && isLongest(i, cells)) {
             take(i, Role.PROMPT, "it holds the longest texts");
         } else if (!found.contains(Role.POINTS) && share(cells, QuestionColumns::isSmallNumber) > 0.9) {

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
-import org.scholion.core.number.Fraction;
 import org.scholion.formats.json.Fault;
 import org.scholion.formats.rich.RichText;
 import org.scholion.formats.table.Table;
@@ -15,31 +15,19 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** One row of a table of questions as an item; its kind is said, or follows from its options and its key. */
 final class QuestionRow {
-    private static final Map<String, String> KINDS = Map.ofEntries(
-            Map.entry("choice", "choice"),
-            Map.entry("choice, several", "choice"),
-            Map.entry("several", "choice"),
-            Map.entry("short text", "text"),
-            Map.entry("text", "text"),
-            Map.entry("number", "number"),
-            Map.entry("numeric", "number"),
-            Map.entry("open", "open"),
-            Map.entry("essay", "open"),
-            Map.entry("formula", "formula"),
-            Map.entry("correction", "correction"),
-            Map.entry("true/false", "truth"),
-            Map.entry("passage", "passage"),
-            Map.entry("reading passage", "passage"));
+    private static final String NUMBER_ONLY = "\\s*(\\d[\\d.,]*(?:/\\d+)?)\\s*(?:points?|pts?|marks?|p)?\\.?\\s*";
 
-    private final List<QuestionTable.Column> columns;
+    /** What a table's rows have in common. */
+    record Rows(
+            List<QuestionTable.Column> columns, Map<Integer, String> letters, DecimalMark mark, Set<String> codes) {}
+
+    private final Rows rows;
     private final Table.Row row;
-    private final Set<String> codes;
     private final List<Fault> faults = new ArrayList<>();
 
-    QuestionRow(List<QuestionTable.Column> columns, Table.Row row, Set<String> codes) {
-        this.columns = columns;
+    QuestionRow(Rows rows, Table.Row row) {
+        this.rows = rows;
         this.row = row;
-        this.codes = codes;
     }
 
     boolean isEmpty() {
@@ -47,7 +35,7 @@ final class QuestionRow {
     }
 
     private String cell(Role role) {
-        return columns.stream()
+        return rows.columns().stream()
                 .filter(c -> c.role() == role)
                 .map(c -> row.cell(c.index()).strip())
                 .filter(c -> !c.isEmpty())
@@ -55,60 +43,65 @@ final class QuestionRow {
                 .orElse("");
     }
 
-    FoundItem item(String id) {
-        List<String> options = columns.stream()
-                .filter(c -> c.role() == Role.OPTION)
-                .map(c -> row.cell(c.index()).strip())
-                .toList();
+    private String number(Role role) {
+        String typed = cell(role).replaceFirst("(?i)^" + NUMBER_ONLY + "$", "$1");
+        return typed.isEmpty() ? "" : NumberCell.number(typed, rows.mark(), faults);
+    }
+
+    /** @param number of the question, from 0 */
+    FoundItem item(String id, int number) {
+        RowOptions options = RowOptions.of(rows.columns(), rows.letters(), row, number, faults);
         String kind = kind(options);
-        ObjectNode item =
-                JsonNodeFactory.instance.objectNode().put("id", id).put("kind", kind.equals("truth") ? "choice" : kind);
+        ObjectNode item = JsonNodeFactory.instance.objectNode().put("id", id);
+        item.put("kind", kind.equals("truth") || kind.equals("several") ? "choice" : kind);
         if (!kind.equals("passage")) {
-            item.put(
-                    "points",
-                    cell(Role.POINTS).isEmpty() ? "1" : cell(Role.POINTS).replace(',', '.'));
+            item.put("points", cell(Role.POINTS).isEmpty() ? "1" : number(Role.POINTS));
         }
-        item.put("prompt", cell(Role.PROMPT));
+        CellText prompt = CellText.of(cell(Role.PROMPT), "prompt", faults);
+        item.put("prompt", prompt.plain());
+        put(item, "body", prompt.html());
         key(item, kind, options);
         beside(item);
         if (cell(Role.PROMPT).isEmpty()) {
             faults.add(new Fault("prompt", "there is no question in this row"));
         }
-        faults.addAll(FoundChecks.of(item, codes));
+        faults.addAll(FoundChecks.of(item, rows.codes()));
         return new FoundItem(row.line(), item, faults);
     }
 
-    private String kind(List<String> options) {
-        String said = cell(Role.KIND).toLowerCase(Locale.ROOT);
+    private String kind(RowOptions options) {
+        String said = cell(Role.KIND);
+        Optional<String> named = KindWords.of(said);
+        if (named.filter(k -> !k.equals("pairs")).isPresent()) {
+            return named.get();
+        }
         if (!said.isEmpty()) {
-            String kind = KINDS.get(said);
-            if (kind != null) {
-                return kind;
-            }
             faults.add(new Fault(
                     "kind",
-                    "'" + said + "' is no kind that a table can bring: "
-                            + String.join(", ", KINDS.keySet().stream().sorted().toList())));
+                    named.isPresent()
+                            ? "pairs come in as plain text (! port -> red), not from a table"
+                            : "'" + said + "' is no kind that a table can bring: " + KindWords.all()));
         }
         String key = cell(Role.KEY);
-        if (options.stream().anyMatch(o -> !o.isEmpty())) {
+        if (!options.isEmpty()) {
             return "choice";
         }
         if (key.isEmpty()) {
             return "open";
         }
-        if (key.matches("(?i)true|false")) {
+        if (key.matches("(?i)true|false|yes|no")) {
             return "truth";
         }
-        return Fraction.parse(key.replace(',', '.')).isPresent() ? "number" : "text";
+        return NumberCell.isOne(key) ? "number" : "text";
     }
 
-    private void key(ObjectNode item, String kind, List<String> options) {
+    private void key(ObjectNode item, String kind, RowOptions options) {
         switch (kind) {
-            case "choice" -> choice(item, options);
-            case "truth" -> truth(item);
+            case "choice", "several" -> choice(item, options, kind.equals("several"));
+            case "truth" -> truth(item, options);
             case "number" -> number(item);
             case "text" -> text(item);
+            case "order" -> order(item, options);
             case "formula", "correction" -> lines(item);
             default -> {
                 // Open questions and passages have no key.
@@ -116,95 +109,95 @@ final class QuestionRow {
         }
     }
 
-    private void choice(ObjectNode item, List<String> options) {
+    private void choice(ObjectNode item, RowOptions options, boolean several) {
         ArrayNode list = item.putArray("options");
-        List<String> ids = new ArrayList<>();
-        for (int i = 0; i < options.size(); i++) {
-            if (!options.get(i).isEmpty()) {
-                String id = String.valueOf((char) ('a' + i));
-                ids.add(id);
-                list.addObject().put("id", id).put("text", options.get(i));
-            }
-        }
-        List<String> keyed = keyed(options, ids);
+        options.all().forEach(o -> list.addObject().put("id", o.letter()).put("text", o.text()));
+        List<String> keyed = options.keyed(cell(Role.KEY));
         ArrayNode key = item.putArray("key");
         keyed.forEach(key::add);
-        if (keyed.size() > 1) {
-            item.put("max", ids.size()).put("rule", "net");
+        if (keyed.size() > 1 || several) {
+            item.put("max", options.all().size()).put("rule", "net");
         }
     }
 
-    /** Letters or numbers of options, or an option's own text. */
-    private List<String> keyed(List<String> options, List<String> ids) {
-        String key = cell(Role.KEY);
-        for (int i = 0; i < options.size(); i++) {
-            if (!key.isEmpty() && options.get(i).equalsIgnoreCase(key)) {
-                return List.of(String.valueOf((char) ('a' + i)));
-            }
+    /** Two words to choose between: its own where the row has them, yes and no where the key says one of them. */
+    private void truth(ObjectNode item, RowOptions options) {
+        if (!options.isEmpty()) {
+            choice(item, options, false);
+            return;
         }
-        List<String> keyed = new ArrayList<>();
-        String[] parts = key.matches("(?i)[A-H]{2,}") ? key.split("") : key.split("[,;\\s]+");
-        for (String part : parts) {
-            String id = part.matches("[1-9]")
-                    ? String.valueOf((char) ('a' + Integer.parseInt(part) - 1))
-                    : part.toLowerCase(Locale.ROOT);
-            if (ids.contains(id) && !keyed.contains(id)) {
-                keyed.add(id);
-            } else if (!part.isEmpty()) {
-                faults.add(new Fault("key", "'" + part + "' is none of the options"));
-            }
-        }
-        return keyed;
-    }
-
-    private void truth(ObjectNode item) {
-        ArrayNode options = item.putArray("options");
-        options.addObject().put("id", "t").put("text", "true");
-        options.addObject().put("id", "f").put("text", "false");
         String key = cell(Role.KEY).toLowerCase(Locale.ROOT);
+        boolean yes = key.matches("yes|no|y|n");
+        ArrayNode list = item.putArray("options");
+        list.addObject().put("id", yes ? "y" : "t").put("text", yes ? "yes" : "true");
+        list.addObject().put("id", yes ? "n" : "f").put("text", yes ? "no" : "false");
         ArrayNode keyed = item.putArray("key");
-        if (key.startsWith("t") || key.startsWith("f")) {
-            keyed.add(key.substring(0, 1));
+        if (key.matches("true|t|1|right|correct|yes|y")) {
+            keyed.add(yes ? "y" : "t");
+        } else if (key.matches("false|f|0|wrong|incorrect|no|n")) {
+            keyed.add(yes ? "n" : "f");
+        } else if (!key.isEmpty()) {
+            faults.add(new Fault("key", "'" + cell(Role.KEY) + "' is neither true nor false"));
         }
     }
 
     private void number(ObjectNode item) {
-        ObjectNode band =
-                item.putArray("accept").addObject().put("value", cell(Role.KEY).replace(',', '.'));
-        if (!cell(Role.TOLERANCE).isEmpty()) {
-            band.put("within", cell(Role.TOLERANCE).replace(',', '.').replaceFirst("^±\\s*", ""));
+        ArrayNode accept = item.putArray("accept");
+        String unit = cell(Role.UNIT);
+        for (String one : texts("\\s*[|;]\\s*")) {
+            ObjectNode band = accept.addObject();
+            Optional<NumberCell> read = NumberCell.read(one, rows.mark(), faults);
+            if (read.isEmpty()) {
+                band.put("value", one);
+                continue;
+            }
+            read.get().into(band);
+            unit = unit.isEmpty() ? read.get().unit() : unit;
+            if (!cell(Role.TOLERANCE).isEmpty() && !band.has("within") && band.has("value")) {
+                band.put("within", NumberCell.tolerance(cell(Role.TOLERANCE), rows.mark(), faults));
+            }
         }
-        if (!cell(Role.UNIT).isEmpty()) {
-            item.putObject("unit").put("expect", cell(Role.UNIT)).put("missing", "1");
+        if (!unit.isEmpty()) {
+            item.putObject("unit").put("expect", unit).put("missing", "1");
         }
     }
 
     private void text(ObjectNode item) {
         ArrayNode accept = item.putArray("accept");
-        texts().forEach(t -> accept.addObject().put("text", t));
+        texts("\\s*[|;]\\s*|\\R").forEach(t -> accept.addObject().put("text", CellText.plain(t)));
         ArrayNode ignore = item.putArray("ignore");
         List.of("case", "space", "articles", "marks").forEach(ignore::add);
         item.put("spelling", "length");
     }
 
+    /** The steps stand in their right order. */
+    private void order(ObjectNode item, RowOptions options) {
+        ArrayNode tokens = item.putArray("tokens");
+        ArrayNode key = item.putArray("key");
+        options.all().forEach(o -> {
+            tokens.addObject().put("id", o.letter()).put("text", o.text());
+            key.add(o.letter());
+        });
+        item.put("rule", "couples");
+    }
+
     private void lines(ObjectNode item) {
         ArrayNode accept = item.putArray("accept");
-        texts().forEach(accept::add);
+        texts("\\s*[|;]\\s*|\\R").forEach(accept::add);
         if (item.path("kind").asString("").equals("correction")) {
             item.put("source", item.path("prompt").asString(""));
         }
     }
 
     /** The key and what else is accepted; several in a cell stand apart by a bar or a semicolon. */
-    private List<String> texts() {
+    private List<String> texts(String between) {
         List<String> texts = new ArrayList<>();
-        for (String cell : List.of(cell(Role.KEY), cell(Role.MORE))) {
-            for (String text : cell.split("\\s*[|;]\\s*")) {
-                if (!text.isBlank()) {
-                    texts.add(text.strip());
-                }
-            }
-        }
+        rows.columns().stream()
+                .filter(c -> c.role() == Role.KEY || c.role() == Role.MORE)
+                .sorted((a, b) -> Boolean.compare(b.role() == Role.KEY, a.role() == Role.KEY))
+                .forEach(c -> List.of(row.cell(c.index()).strip().split(between)).stream()
+                        .filter(t -> !t.isBlank())
+                        .forEach(t -> texts.add(t.strip())));
         return texts;
     }
 
@@ -219,9 +212,9 @@ final class QuestionRow {
             ArrayNode tags = item.putArray("tags");
             List.of(cell(Role.TAGS).split("\\s*[,;]\\s*")).forEach(tags::add);
         }
-        put(item, "hint", cell(Role.HINT));
-        put(item, "difficulty", cell(Role.DIFFICULTY).replace(',', '.'));
-        put(item, "minutes", cell(Role.MINUTES).replace(',', '.'));
+        put(item, "hint", CellText.plain(cell(Role.HINT)));
+        put(item, "difficulty", number(Role.DIFFICULTY));
+        put(item, "minutes", number(Role.MINUTES));
         if (!cell(Role.RIGHT).isEmpty() || !cell(Role.WRONG).isEmpty()) {
             ObjectNode feedback = item.putObject("feedback");
             put(feedback, "right", paragraph(cell(Role.RIGHT)));
@@ -235,7 +228,8 @@ final class QuestionRow {
         }
     }
 
-    private static String paragraph(String text) {
-        return text.isEmpty() ? "" : "<p>" + RichText.escaped(text) + "</p>";
+    private String paragraph(String text) {
+        CellText read = CellText.of(text, "feedback", faults);
+        return text.isEmpty() || !read.html().isEmpty() ? read.html() : "<p>" + RichText.escaped(read.plain()) + "</p>";
     }
 }

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.LongStream;
@@ -104,7 +103,7 @@ class QuestionsPropertiesTest {
             filled += row.stream().allMatch(String::isEmpty) ? 0 : 1;
             csv.append(String.join(",", row)).append('\n');
         }
-        QuestionTable read = QuestionTable.of(Table.read(csv.toString()), Set.of("T1"), Map.of());
+        QuestionTable read = QuestionTable.of(Table.read(csv.toString()), Set.of("T1"), QuestionTable.Said.NOTHING);
         assertThat(read.items()).hasSize(filled);
         assertThat(read.columns()).hasSize(names.size());
         for (FoundItem found : read.items()) {
@@ -125,7 +124,7 @@ class QuestionsPropertiesTest {
                 "question,key§Springs at half moon?,FALSE§choice§f",
             })
     void the_right_option_is_named_by_letter_number_or_its_own_words(String head, String row, String kind, String key) {
-        FoundItem found = QuestionTable.of(Table.read(head + "\n" + row + "\n"), Set.of(), Map.of())
+        FoundItem found = QuestionTable.of(Table.read(head + "\n" + row + "\n"), Set.of(), QuestionTable.Said.NOTHING)
                 .items()
                 .get(0);
         assertThat(found.faults()).isEmpty();
@@ -137,7 +136,9 @@ class QuestionsPropertiesTest {
     @CsvSource({"AC, 2", "'A, C', 2", "A;C, 2", "1 3, 2", "B, 1"})
     void several_right_options_make_a_choice_of_several(String key, int howMany) {
         Table table = Table.read("question,a,b,c,key\nWhich?,x,y,z,\"" + key + "\"\n");
-        FoundItem found = QuestionTable.of(table, Set.of(), Map.of()).items().get(0);
+        FoundItem found = QuestionTable.of(table, Set.of(), QuestionTable.Said.NOTHING)
+                .items()
+                .get(0);
         assertThat(found.item().path("key")).hasSize(howMany);
         assertThat(found.item().has("max")).isEqualTo(howMany > 1);
     }
@@ -145,7 +146,10 @@ class QuestionsPropertiesTest {
     @Test
     void a_kind_that_a_table_cannot_bring_is_named_with_those_that_it_can() {
         Table table = Table.read("question,kind\nWhich?,riddle\n");
-        assertThat(QuestionTable.of(table, Set.of(), Map.of()).items().get(0).faults())
+        assertThat(QuestionTable.of(table, Set.of(), QuestionTable.Said.NOTHING)
+                        .items()
+                        .get(0)
+                        .faults())
                 .extracting(Fault::message)
                 .anyMatch(m -> m.startsWith("'riddle' is no kind that a table can bring: choice"));
     }
@@ -154,7 +158,9 @@ class QuestionsPropertiesTest {
     void feedback_hints_time_and_tags_come_along_and_signs_in_them_stay_words() {
         Table table = Table.read("question,key,feedback right,hint,minutes,tags,difficulty,unit\n"
                 + "How far?,\"12,5\",a < b & c,look,1.5,tides; boats,\"0,7\",km\n");
-        FoundItem found = QuestionTable.of(table, Set.of(), Map.of()).items().get(0);
+        FoundItem found = QuestionTable.of(table, Set.of(), QuestionTable.Said.NOTHING)
+                .items()
+                .get(0);
         assertThat(found.faults()).isEmpty();
         assertThat(found.item().path("feedback").path("right").asString("")).isEqualTo("<p>a &lt; b &amp; c</p>");
         assertThat(found.item().path("tags")).hasSize(2);

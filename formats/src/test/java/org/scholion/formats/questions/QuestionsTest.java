@@ -59,7 +59,7 @@ class QuestionsTest {
         if (order(shuffled, "A") > order(shuffled, "B")) {
             Collections.swap(shuffled, order(shuffled, "A"), order(shuffled, "B"));
         }
-        QuestionTable read = QuestionTable.of(table(shuffled), Set.of("T1", "T2", "S1"), Map.of());
+        QuestionTable read = QuestionTable.of(table(shuffled), Set.of("T1", "T2", "S1"), QuestionTable.Said.NOTHING);
         assertThat(read.items()).flatExtracting(FoundItem::faults).isEmpty();
         assertThat(read.items())
                 .extracting(i -> i.item().path("kind").asString(""))
@@ -88,7 +88,7 @@ class QuestionsTest {
     @Test
     void columns_without_a_known_name_are_recognised_by_what_is_in_them_and_say_why() {
         Table table = Table.read("x1,x2,x3,x4\nWhat makes a spring tide?,B,2,T1\nWhat makes a neap tide?,A,1,T1\n");
-        QuestionTable read = QuestionTable.of(table, Set.of("T1"), Map.of());
+        QuestionTable read = QuestionTable.of(table, Set.of("T1"), QuestionTable.Said.NOTHING);
         assertThat(read.columns())
                 .extracting(QuestionTable.Column::role)
                 .containsExactly(Role.PROMPT, Role.KEY, Role.POINTS, Role.STANDARD);
@@ -104,7 +104,8 @@ class QuestionsTest {
     @Test
     void what_a_person_says_goes_before_what_was_guessed() {
         Table table = Table.read("question,answer,remark\nWhich knot?,bowline,easy\n");
-        QuestionTable read = QuestionTable.of(table, Set.of(), Map.of(2, Role.TAGS, 1, Role.LEFT_OUT));
+        QuestionTable read = QuestionTable.of(
+                table, Set.of(), new QuestionTable.Said(Map.of(2, Role.TAGS, 1, Role.LEFT_OUT), DecimalMark.UNSURE));
         assertThat(read.items().get(0).item().path("tags").get(0).asString("")).isEqualTo("easy");
         assertThat(read.items().get(0).item().path("kind").asString("")).isEqualTo("open");
     }
@@ -112,7 +113,8 @@ class QuestionsTest {
     @Test
     void what_is_wrong_in_a_row_is_told_with_its_line() {
         Table table = Table.read("question,a,b,key,points,standard\nWhich?,x,y,C,abc,Z9\n,x,y,A,1,T1\n");
-        List<FoundItem> items = QuestionTable.of(table, Set.of("T1"), Map.of()).items();
+        List<FoundItem> items = QuestionTable.of(table, Set.of("T1"), QuestionTable.Said.NOTHING)
+                .items();
         assertThat(items).extracting(FoundItem::line).containsExactly(2, 3);
         assertThat(items.get(0).faults()).extracting(Fault::path).contains("key", "points", "standards");
         assertThat(items.get(1).faults()).extracting(Fault::message).contains("there is no question in this row");
@@ -132,7 +134,8 @@ class QuestionsTest {
                 sheet.value(i, 2, i + 1);
             }
         }
-        List<FoundItem> items = QuestionTable.of(Spreadsheet.read(out.toByteArray()), Set.of(), Map.of())
+        List<FoundItem> items = QuestionTable.of(
+                        Spreadsheet.read(out.toByteArray()), Set.of(), QuestionTable.Said.NOTHING)
                 .items();
         assertThat(items).hasSize(500).flatExtracting(FoundItem::faults).isEmpty();
         assertThat(items.get(499).item().path("accept").get(0).path("value").asString(""))

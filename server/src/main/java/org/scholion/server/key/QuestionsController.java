@@ -1,25 +1,25 @@
 package org.scholion.server.key;
 
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.formats.json.Fault;
-import org.scholion.formats.json.Json;
 import org.scholion.formats.json.Texts;
+import org.scholion.formats.questions.DecimalMark;
 import org.scholion.formats.questions.FoundItem;
 import org.scholion.formats.questions.QuestionTable;
 import org.scholion.formats.questions.QuestionText;
 import org.scholion.formats.questions.Role;
-import org.scholion.formats.table.Spreadsheet;
+import org.scholion.formats.table.Grid;
 import org.scholion.server.access.Access;
 import org.scholion.server.platform.HeavyWork;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
+import org.scholion.server.platform.Said;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -51,44 +51,60 @@ class QuestionsController {
     /** A question that was found, and what is wrong with it. */
     record FoundQuestion(int line, Object item, List<Fault> faults) {}
 
-    /** @param columns what each column is taken for; none for plain text */
-    record QuestionsFound(List<QuestionColumn> columns, List<FoundQuestion> items) {}
+    /**
+     * @param columns what each column is taken for; none for plain text
+     * @param mark the decimal mark of the numbers
+     * @param asksMark whether some number can be read in two ways, so that a person says which sign it is
+     * @param encoding of a text file's letters; empty for a workbook
+     * @param sheets the names of a workbook's sheets
+     */
+    record QuestionsFound(
+            List<QuestionColumn> columns,
+            List<FoundQuestion> items,
+            DecimalMark mark,
+            boolean asksMark,
+            List<String> notes,
+            String how,
+            String encoding,
+            List<String> sheets) {}
 
     record TypedQuestions(String text) {}
 
-    /** @param roles what a person said that a column is, by its place, as JSON such as {@code {"3": "KEY"}} */
+    /** What a person says about a file of questions. */
+    record QuestionsAsked(Grid.Reading how, QuestionTable.Said said) {
+        static final QuestionsAsked NOTHING = new QuestionsAsked(Grid.Reading.NOTHING, QuestionTable.Said.NOTHING);
+
+        QuestionsAsked {
+            Objects.requireNonNull(how);
+            Objects.requireNonNull(said);
+        }
+    }
+
+    /** @param asked what a person said about the file, as JSON */
     @PostMapping(value = "/questions-in", consumes = "multipart/form-data")
     QuestionsFound table(
             @AuthenticationPrincipal Me me,
             @PathVariable UUID assessment,
             @RequestPart MultipartFile file,
-            @RequestPart(required = false) @Nullable String roles) {
+            @RequestPart(required = false) @Nullable String asked) {
         access.require(me, Access.Action.EDIT_KEY, assessment);
         Set<String> codes = codes(assessment);
-        Map<Integer, Role> chosen = chosen(roles);
-        QuestionTable table =
-                heavyWork.inTurn(me, () -> QuestionTable.of(Spreadsheet.read(file.getBytes()), codes, chosen));
-        return new QuestionsFound(
-                table.columns().stream()
-                        .map(c -> new QuestionColumn(c.index(), c.name(), c.role(), c.because()))
-                        .toList(),
-                found(table.items()));
-    }
-
-    private static Map<Integer, Role> chosen(@Nullable String roles) {
-        Map<Integer, Role> chosen = new HashMap<>();
-        if (roles != null && !roles.isBlank()) {
-            Json.read(roles).properties().forEach(e -> {
-                try {
-                    chosen.put(
-                            Integer.valueOf(e.getKey()),
-                            Role.valueOf(e.getValue().asString("")));
-                } catch (IllegalArgumentException ex) {
-                    throw Refused.invalid("roles", "'" + e.getValue() + "' is nothing that a column can be");
-                }
-            });
-        }
-        return chosen;
+        QuestionsAsked about = asked == null ? QuestionsAsked.NOTHING : Said.read(asked, QuestionsAsked.class);
+        return heavyWork.inTurn(me, () -> {
+            Grid grid = Grid.read(file.getBytes(), about.how());
+            QuestionTable table = QuestionTable.of(grid, codes, about.said());
+            return new QuestionsFound(
+                    table.columns().stream()
+                            .map(c -> new QuestionColumn(c.index(), c.name(), c.role(), c.because()))
+                            .toList(),
+                    found(table.items()),
+                    table.mark(),
+                    table.asksMark(),
+                    table.notes(),
+                    grid.how(),
+                    grid.encoding(),
+                    grid.sheets());
+        });
     }
 
     private Set<String> codes(UUID assessment) {
@@ -108,8 +124,8 @@ class QuestionsController {
             throw Refused.invalid("text", "at most 500,000 characters at once");
         }
         Set<String> codes = codes(assessment);
-        return new QuestionsFound(
-                List.of(), found(heavyWork.inTurn(me, () -> QuestionText.read(Texts.printable(typed.text()), codes))));
+        List<FoundItem> items = heavyWork.inTurn(me, () -> QuestionText.read(Texts.printable(typed.text()), codes));
+        return new QuestionsFound(List.of(), found(items), DecimalMark.POINT, false, List.of(), "", "", List.of());
     }
 
     private static List<FoundQuestion> found(List<FoundItem> items) {

@@ -1,0 +1,56 @@
+import { useMutation } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, ok, type Schemas, sendFile } from "../../../api/client";
+import { AS_FOUND, type How } from "../../../parts/FileReading";
+
+export type Found = Schemas["QuestionsFound"];
+export type Mark = Found["mark"];
+type Said = { roles: Record<number, string>; mark: Mark };
+type Asked = { how: How; said: Said };
+
+const NOTHING: Asked = { how: AS_FOUND, said: { roles: {}, mark: "UNSURE" } };
+
+/** A file or a text of questions: what is said about it, and what it holds. */
+export function useQuestionsIn(assessment: string) {
+  const [file, setFile] = useState<File | null>(null);
+  const [asked, setAsked] = useState(NOTHING);
+  const read = useMutation({
+    mutationFn: async (from: { file: File; asked: Asked } | { text: string }) =>
+      "text" in from
+        ? ok(
+            api.POST("/api/assessments/{assessment}/questions-text", {
+              params: { path: { assessment } },
+              body: { text: from.text },
+            }),
+          )
+        : sendFile<Found>(`/api/assessments/${assessment}/questions-in`, from.file, {
+            asked: JSON.stringify(from.asked),
+          }),
+  });
+  const ask = (next: Asked) => {
+    setAsked(next);
+    file && read.mutate({ file, asked: next });
+  };
+  return {
+    file,
+    asked,
+    found: read.data,
+    error: read.error,
+    isReading: read.isPending,
+    readFile: (chosen: File) => {
+      setFile(chosen);
+      setAsked(NOTHING);
+      read.mutate({ file: chosen, asked: NOTHING });
+    },
+    readText: (text: string) => {
+      setFile(null);
+      read.mutate({ text });
+    },
+    /** What a column is, whatever it was taken for. */
+    setRole: (column: number, role: string) =>
+      ask({ ...asked, said: { ...asked.said, roles: { ...asked.said.roles, [column]: role } } }),
+    setMark: (mark: Mark) => ask({ ...asked, said: { ...asked.said, mark } }),
+    /** Another sheet or separator has other columns. */
+    setHow: (how: How) => ask({ how, said: { ...NOTHING.said, mark: asked.said.mark } }),
+  };
+}
