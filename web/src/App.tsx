@@ -43,6 +43,9 @@ const SchoolRecord = staff("SchoolRecord");
 // What only some pages need comes when it is needed, so that the first page is there at once.
 const Key = lazy(() => import("./stops/key/Key").then((m) => ({ default: m.Key })));
 const Bank = lazy(() => import("./places/bank/Bank").then((m) => ({ default: m.Bank })));
+const StandardsIn = lazy(() =>
+  import("./places/standards/StandardsIn").then((m) => ({ default: m.StandardsIn })),
+);
 const Standards = lazy(() => import("./places/standards/Standards").then((m) => ({ default: m.Standards })));
 const CrosswalkPage = lazy(() =>
   import("./places/standards/CrosswalkPage").then((m) => ({ default: m.CrosswalkPage })),
@@ -66,6 +69,7 @@ const STAFF = [
   { path: "courses/:course/roster", element: later(<Roster />) },
   { path: "courses/:course/roster-in", element: later(<RosterIn />) },
   { path: "standards", element: later(<Standards />) },
+  { path: "standards/in", element: later(<StandardsIn />) },
   { path: "standards/:framework", element: later(<Standards />) },
   { path: "standards/:framework/from/:older", element: later(<CrosswalkPage />) },
   { path: "gradebook", element: later(<GradebookHome />) },
@@ -102,6 +106,7 @@ const ADMIN = [
   { path: "school", element: later(<School />) },
   { path: "record", element: later(<SchoolRecord />) },
   { path: "standards", element: later(<Standards />) },
+  { path: "standards/in", element: later(<StandardsIn />) },
   { path: "standards/:framework", element: later(<Standards />) },
 ];
 

@@ -1,15 +1,14 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { useNavigate } from "react-router";
-import { api, ok, sendFile } from "../../api/client";
+import { Link, useNavigate } from "react-router";
+import { api, ok } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { Field } from "../../parts/Field";
-import { FileField } from "../../parts/FileField";
 import { MarginPart } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
 
-/** A framework from a table or a CASE file, or an empty one. */
+/** An empty framework to begin with, or the way to bring one in. */
 export function FrameworkIn() {
   const client = useQueryClient();
   const navigate = useNavigate();
@@ -19,10 +18,6 @@ export function FrameworkIn() {
     await client.invalidateQueries({ queryKey: ["frameworks"] });
     void navigate(`/standards/${id}`);
   };
-  const take = useMutation({
-    mutationFn: (file: File) => sendFile<{ id: string }>("/api/frameworks/file", file, { title, version }),
-    onSuccess: made,
-  });
   const begin = useMutation({
     mutationFn: () =>
       ok(
@@ -50,20 +45,15 @@ export function FrameworkIn() {
           onChange={(e) => setVersion(e.target.value)}
         />
       </div>
-      <FileField
-        label={t("a framework as CSV, .xlsx or CASE JSON")}
-        accept=".csv,.xlsx,.json,application/json,text/csv"
-        onFile={(file) => take.mutate(file)}
-      />
-      <p className="my-2 text-small text-soft">
-        {t(
-          "A table has the columns code, text and parent in any order. A CASE file brings its own title and version.",
-        )}
-      </p>
       <Button look="quiet" disabled={title.trim() === "" || begin.isPending} onClick={() => begin.mutate()}>
         {t("Start an empty one")}
       </Button>
-      <Trouble error={take.error ?? begin.error} />
+      <p className="mt-2">
+        <Link to="/standards/in" className="font-semibold underline">
+          {t("Bring one in from a file")}
+        </Link>
+      </p>
+      <Trouble error={begin.error} />
     </MarginPart>
   );
 }

@@ -7,12 +7,33 @@ import { FileReading } from "../../../parts/FileReading";
 import { PasteOrFile } from "../../../parts/PasteOrFile";
 import { MarginPart, Note, Sheet } from "../../../parts/Sheet";
 import { Trouble } from "../../../parts/States";
+import { UsedColumns } from "../../../parts/UsedColumns";
 import { t } from "../../../text";
 import { appended, type Item } from "../definition";
 import type { KeyPage } from "../Key";
 import { FoundQuestions } from "./FoundQuestions";
-import { UsedColumns } from "./UsedColumns";
-import { type Mark, useQuestionsIn } from "./useQuestionsIn";
+import { type Mark, type Role, useQuestionsIn } from "./useQuestionsIn";
+
+const USES: [Role, string][] = [
+  ["PROMPT", "the question"],
+  ["KIND", "its kind"],
+  ["OPTION", "an option"],
+  ["OPTIONS", "all options in one cell"],
+  ["KEY", "the right answer"],
+  ["OTHER_OPTION", "an option that is not right"],
+  ["MORE", "also accepted"],
+  ["POINTS", "points"],
+  ["STANDARD", "standards"],
+  ["TAGS", "tags"],
+  ["HINT", "a hint"],
+  ["RIGHT", "said when right"],
+  ["WRONG", "said when wrong"],
+  ["TOLERANCE", "tolerance"],
+  ["UNIT", "unit"],
+  ["DIFFICULTY", "expected mean"],
+  ["MINUTES", "minutes"],
+  ["LEFT_OUT", "not used"],
+];
 
 /** Questions from a table with its columns in any order, or typed as plain text: seen before they are taken. */
 export function QuestionsIn({ assessment, draft }: KeyPage) {
@@ -112,7 +133,7 @@ export function QuestionsIn({ assessment, draft }: KeyPage) {
           </div>
         )}
         {found && found.columns.length > 0 && (
-          <UsedColumns columns={found.columns} onChoose={source.setRole} />
+          <UsedColumns columns={found.columns} uses={USES} onChoose={source.setRole} />
         )}
         {found && <FoundQuestions items={found.items} />}
       </div>

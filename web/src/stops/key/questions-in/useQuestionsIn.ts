@@ -5,7 +5,8 @@ import { AS_FOUND, type How } from "../../../parts/FileReading";
 
 export type Found = Schemas["QuestionsFound"];
 export type Mark = Found["mark"];
-type Said = { roles: Record<number, string>; mark: Mark };
+export type Role = Schemas["QuestionColumn"]["role"];
+type Said = { roles: Record<number, Role>; mark: Mark };
 type Asked = { how: How; said: Said };
 
 const NOTHING: Asked = { how: AS_FOUND, said: { roles: {}, mark: "UNSURE" } };
@@ -47,7 +48,7 @@ export function useQuestionsIn(assessment: string) {
       read.mutate({ text });
     },
     /** What a column is, whatever it was taken for. */
-    setRole: (column: number, role: string) =>
+    setRole: (column: number, role: Role) =>
       ask({ ...asked, said: { ...asked.said, roles: { ...asked.said.roles, [column]: role } } }),
     setMark: (mark: Mark) => ask({ ...asked, said: { ...asked.said, mark } }),
     /** Another sheet or separator has other columns. */

@@ -284,12 +284,20 @@ final class Browser implements AutoCloseable {
 
     /** Pastes formatted text into a field, as from another program. */
     Browser paste(String label, String html) {
+        return paste(label, "text/html", html);
+    }
+
+    Browser pasteText(String label, String text) {
+        return paste(label, "text/plain", text);
+    }
+
+    private Browser paste(String label, String form, String content) {
         driver.executeScript("""
                 arguments[0].focus();
                 const data = new DataTransfer();
-                data.setData('text/html', arguments[1]);
+                data.setData(arguments[1], arguments[2]);
                 arguments[0].dispatchEvent(
-                  new ClipboardEvent('paste', {clipboardData: data, bubbles: true, cancelable: true}));""", field(label), html);
+                  new ClipboardEvent('paste', {clipboardData: data, bubbles: true, cancelable: true}));""", field(label), form, content);
         return this;
     }
 
@@ -321,15 +329,6 @@ final class Browser implements AutoCloseable {
                 .pause(Duration.ofMillis(100))
                 .release()
                 .perform();
-        return this;
-    }
-
-    /** Pastes text into what has this label, as from another program. */
-    Browser paste(String label, String text) {
-        driver.executeScript("""
-                const data = new DataTransfer();
-                data.setData('text/plain', arguments[1]);
-                arguments[0].dispatchEvent(new ClipboardEvent('paste', {clipboardData: data, bubbles: true, cancelable: true}));""", field(label), text);
         return this;
     }
 

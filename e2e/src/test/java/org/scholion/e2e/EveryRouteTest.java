@@ -43,6 +43,7 @@ class EveryRouteTest {
                 "/courses/" + course + "/roster",
                 "/courses/" + course + "/roster-in",
                 "/standards",
+                "/standards/in",
                 "/standards/" + newer,
                 "/standards/" + newer + "/from/" + older,
                 "/gradebook",

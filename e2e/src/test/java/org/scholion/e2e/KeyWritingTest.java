@@ -179,14 +179,16 @@ class KeyWritingTest {
         String paper = Papers.empty(school, "Pasted letters");
         try (Browser aud = new Browser(school.address(), 1280, 800)) {
             aud.signIn("Aud Meller").open(paper + "/key?view=letters").sees("0 of 0");
-            aud.paste("letter key", "1. A 2. B 4. D,C 6. Z");
+            aud.pasteText("letter key", "1. A 2. B 4. D,C 6. Z");
             aud.sees("3 answers fit.")
                     .sees("1 fits no row and will be left out.")
                     .isAccessible("Pasted key");
             aud.keys(Keys.ESCAPE).seesNot("answers fit.").sees("0 of 0");
-            aud.paste("letter key", "1. A 2. B 4. D,C").sees("3 answers fit.").clickButton("Take these answers");
+            aud.pasteText("letter key", "1. A 2. B 4. D,C")
+                    .sees("3 answers fit.")
+                    .clickButton("Take these answers");
             aud.sees("3 answers pasted").sees("3 of 4");
-            aud.paste("letter key", "2. C").sees("1 row gets another key than it has.");
+            aud.pasteText("letter key", "2. C").sees("1 row gets another key than it has.");
             aud.clickButton("Leave the key as it is").sees("Saved").hasNoErrors();
         }
         assertThat(Papers.items(school, paper))

@@ -214,7 +214,16 @@ class SharedThingsTest {
                         .isRefused(422)
                         .body())
                 .contains("at most 5000");
-        assertThat(aud.sendFile("/api/frameworks/file", "code,text\nT1,a\nt1 ,b\n")
+        Map<String, Object> twice = Map.of(
+                "id",
+                "new",
+                "title",
+                "Twice",
+                "version",
+                "1",
+                "standards",
+                List.of(Map.of("code", "T1", "text", "a"), Map.of("code", "t1 ", "text", "b")));
+        assertThat(aud.post("/api/frameworks", Map.of("definition", twice))
                         .isRefused(422)
                         .body())
                 .contains("is there already");
@@ -222,5 +231,36 @@ class SharedThingsTest {
                         .isRefused(422)
                         .body())
                 .contains("61 characters; at most 60");
+    }
+
+    @Test
+    void a_file_of_standards_is_shown_with_what_is_lost_before_anything_is_stored(Scholion.Running school) {
+        Visitor aud = school.as("Aud Meller");
+        String csv = "Our own\ncode;words;old\nT;Tides;T\nT1;Causes;\nT1;Causes;x\n";
+        JsonNode seen = aud.sendFile("/api/frameworks/file/preview", csv).ok();
+        assertThat(seen.at("/definition/standards")
+                        .valueStream()
+                        .map(s -> s.get("code").stringValue()))
+                .containsExactly("T", "T1");
+        assertThat(seen.at("/definition/standards/1/parent").stringValue()).isEqualTo("T");
+        assertThat(seen.get("notes").toString())
+                .contains("this stands above the heading", "T1 is there twice with the same words");
+        assertThat(seen.get("faults")).isEmpty();
+        assertThat(aud.get("/api/frameworks").body()).doesNotContain("Our own words");
+
+        Map<String, Object> how = Map.of("encoding", "", "separator", "", "sheet", 0);
+        Map<String, Object> asked = Map.of("how", how, "roles", Map.of("1", "LEFT_OUT", "2", "TEXT"));
+        JsonNode said = aud.sendFile("/api/frameworks/file/preview", csv, asked).ok();
+        assertThat(said.at("/definition/standards/0/text").stringValue()).isEqualTo("T");
+        assertThat(aud.sendFile("/api/frameworks/file", csv, asked)
+                        .isRefused(422)
+                        .body())
+                .contains("a framework has a title");
+        school.as("Noor Haddix").sendFile("/api/frameworks/file/preview", csv).isRefused(403);
+        assertThat(aud.sendFile("/api/frameworks/file/preview", "code,text\n" + "T".repeat(61) + ",a\n")
+                        .ok()
+                        .get("faults")
+                        .toString())
+                .contains("line 2", "61 characters; at most 60");
     }
 }

@@ -7,17 +7,19 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
-import org.scholion.core.item.Faulty;
 import org.scholion.core.standard.Framework;
 import org.scholion.formats.json.Fault;
 import org.scholion.formats.json.Faults;
 import org.scholion.formats.json.Json;
+import org.scholion.formats.standards.FrameworkFound.Notes;
 import tools.jackson.databind.JsonNode;
 
 /**
  * A CASE 1.0 package (CFDocument, CFItems, CFAssociations) as a framework. An item's code is its human coding scheme; one
- * that has none gets a number below its parent. Equal codes are refused. Only the tree of "isChildOf" is taken; its order is the sequence number's.
+ * that has none gets a number below its parent. Equal codes are refused. Only
+ * the tree of "isChildOf" is taken, in the order of its sequence numbers; whatever else there is is told.
  */
 public final class CaseReader {
     private static final int MOST_FAULTS = 20;
@@ -28,7 +30,9 @@ public final class CaseReader {
     private final Map<String, Integer> places = new HashMap<>();
     private final Map<String, String> codes = new HashMap<>();
     private final Set<String> taken = new HashSet<>();
+    private final Map<String, Integer> left = new TreeMap<>();
     private final List<Fault> faults = new ArrayList<>();
+    private final Notes notes = new Notes();
 
     private CaseReader(JsonNode root) {
         this.root = root;
@@ -39,11 +43,11 @@ public final class CaseReader {
      *
      * @throws Faults with the path of what is missing or wrong
      */
-    public static Framework read(String text) {
+    public static FrameworkFound read(String text) {
         return new CaseReader(Json.read(text)).framework();
     }
 
-    private Framework framework() {
+    private FrameworkFound framework() {
         JsonNode document = root.path("CFDocument");
         if (!document.isObject() || !root.path("CFItems").isArray()) {
             throw new Faults(
@@ -59,6 +63,7 @@ public final class CaseReader {
             i++;
         }
         associations();
+        items.keySet().forEach(this::uncircled);
         Map<String, List<String>> children = new LinkedHashMap<>();
         items.keySet()
                 .forEach(id -> children.computeIfAbsent(parents.getOrDefault(id, ""), p -> new ArrayList<>())
@@ -71,16 +76,14 @@ public final class CaseReader {
         if (!faults.isEmpty()) {
             throw new Faults(faults);
         }
-        String id = document.path("identifier").asString("case");
-        try {
-            return new Framework(
-                    id,
-                    document.path("title").asString("?"),
-                    document.path("version").asString("1"),
-                    standards);
-        } catch (Faulty e) {
-            throw new Faults(List.of(new Fault(e.place(), String.valueOf(e.getMessage()))));
-        }
+        left.forEach((type, count) ->
+                notes.add(0, count + (count == 1 ? " tie" : " ties") + " of the kind '" + type + "' cannot be kept"));
+        return new FrameworkFound(
+                document.path("title").asString("?"),
+                document.path("version").asString("1"),
+                List.of(),
+                standards.stream().map(s -> new FrameworkFound.Found(0, s)).toList(),
+                notes.all());
     }
 
     private void associations() {
@@ -88,16 +91,41 @@ public final class CaseReader {
             String type = a.path("associationType").asString("");
             String child = a.path("originNodeURI").path("identifier").asString("");
             String parent = a.path("destinationNodeURI").path("identifier").asString("");
-            if (type.equals("isChildOf") && items.containsKey(child) && items.containsKey(parent)) {
-                parents.put(child, parent);
+            if (!type.equals("isChildOf")) {
+                left.merge(type, 1, Integer::sum);
+                return;
             }
-            if (type.equals("isChildOf")) {
-                places.put(child, a.path("sequenceNumber").asInt(0));
+            places.putIfAbsent(child, a.path("sequenceNumber").asInt(0));
+            String first =
+                    items.containsKey(child) && items.containsKey(parent) ? parents.putIfAbsent(child, parent) : null;
+            if (first != null && !first.equals(parent)) {
+                notes.add(
+                        0,
+                        called(child) + " stands under " + called(first) + " and under " + called(parent)
+                                + "; only the first is kept");
             }
         });
     }
 
-    /** Parents before their children; an item that stands above itself is not reached and left out. */
+    private void uncircled(String id) {
+        String at = parents.get(id);
+        for (int steps = 0; at != null && steps <= items.size(); steps++) {
+            if (at.equals(id)) {
+                notes.add(0, called(id) + " stands above itself; it is put at the top");
+                parents.remove(id);
+                return;
+            }
+            at = parents.get(at);
+        }
+    }
+
+    private String called(String id) {
+        JsonNode item = items.get(id);
+        String code = item == null ? "" : item.path("humanCodingScheme").asString("");
+        return code.isBlank() ? "'" + statement(item) + "'" : code;
+    }
+
+    /** Parents before their children. */
     private void gather(
             String parent, int level, Map<String, List<String>> children, List<Framework.Standard> standards) {
         int number = 0;

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.server.access.Access;
+import org.scholion.server.mail.Post;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
@@ -33,6 +34,7 @@ public class People {
     private final Access access;
     private final EntityManager entities;
     private final Ids ids;
+    private final Post post;
 
     People(
             Repository repository,
@@ -40,7 +42,9 @@ public class People {
             SignedIn signedIn,
             Access access,
             EntityManager entities,
-            Ids ids) {
+            Ids ids,
+            Post post) {
+        this.post = post;
         this.repository = repository;
         this.passwords = passwords;
         this.signedIn = signedIn;
@@ -71,7 +75,11 @@ public class People {
             @Nullable String email,
             String username) {}
 
-    /** A line of the list of people. */
+    /**
+     * A line of the list of people.
+     *
+     * @param letter the last invitation that was mailed
+     */
     public record PersonLine(
             UUID id,
             Me.Role role,
@@ -82,8 +90,9 @@ public class People {
             String username,
             boolean hasPassword,
             boolean disabled,
+            Post.@Nullable Stand letter,
             int revision) {
-        private static PersonLine of(Person p) {
+        private static PersonLine of(Person p, Post.@Nullable Stand letter) {
             return new PersonLine(
                     p.id,
                     p.role,
@@ -94,6 +103,7 @@ public class People {
                     p.username,
                     p.password != null,
                     p.disabledAt != null,
+                    letter,
                     p.revision);
         }
     }
@@ -249,8 +259,9 @@ public class People {
     @Transactional(readOnly = true)
     public List<PersonLine> list(Me me) {
         access.require(me, Access.Action.SEE_PEOPLE, me.school());
+        Map<UUID, Post.Stand> letters = post.last(me.school(), InvitationWriter.KIND);
         return repository.findBySchoolOrderByFamilyAscGivenAsc(me.school()).stream()
-                .map(PersonLine::of)
+                .map(p -> PersonLine.of(p, letters.get(p.id)))
                 .toList();
     }
 
@@ -270,7 +281,8 @@ public class People {
 
     @Transactional(readOnly = true)
     PersonLine line(UUID person) {
-        return repository.findById(person).map(PersonLine::of).orElseThrow(Refused::notFound);
+        Person row = repository.findById(person).orElseThrow(Refused::notFound);
+        return PersonLine.of(row, post.last(InvitationWriter.KIND, person).orElse(null));
     }
 
     /** Those of these who are of the school and may sign in, by name. */

@@ -36,6 +36,9 @@ class PeopleController {
     /** @param link the whole address, to be given to nobody else */
     record InvitationLink(String link, Instant until) {}
 
+    /** @param withoutAddress those who have no e-mail or are disabled */
+    record LettersAsked(int asked, int withoutAddress) {}
+
     @GetMapping
     List<People.PersonLine> people(@AuthenticationPrincipal Me me) {
         return people.list(me);
@@ -69,5 +72,12 @@ class PeopleController {
     @PostMapping("/codes")
     List<WaysIn.Slip> codes(@AuthenticationPrincipal Me me, @RequestBody ChosenPeople chosen) {
         return invitations.codes(me, chosen.people());
+    }
+
+    /** A letter with a link to each. */
+    @PostMapping("/invitations")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    LettersAsked invite(@AuthenticationPrincipal Me me, @RequestBody ChosenPeople chosen) {
+        return invitations.mail(me, chosen.people());
     }
 }

@@ -56,12 +56,12 @@ public class WaysIn {
 
     /** The word of a link that lets a person choose a password. */
     @Transactional
-    public String link(@Nullable Me by, UUID person) {
+    public String link(@Nullable UUID by, UUID person) {
         Person row = entities.find(Person.class, person);
         requireEnabled(row);
         end(List.of(person));
-        deeds.note(row.school, by == null ? null : by.id(), Deeds.What.LINK_MADE, person, row.name());
-        return word(WayIn.Kind.LINK, person, by == null ? null : by.id());
+        deeds.note(row.school, by, Deeds.What.LINK_MADE, person, row.name());
+        return word(WayIn.Kind.LINK, person, by);
     }
 
     private String word(WayIn.Kind kind, @Nullable UUID person, @Nullable UUID by) {

@@ -18,7 +18,7 @@ final class BodyLimits {
             limit("/api/courses/[^/]+/assessment-file", 60 * MEGA),
             limit("/api/assessments/[^/]+/bring-in.*", 12 * MEGA),
             limit("/api/assessments/[^/]+/questions-in", 8 * MEGA),
-            limit("/api/courses/[^/]+/roster.*|/api/frameworks/file", 4 * MEGA),
+            limit("/api/courses/[^/]+/roster.*|/api/frameworks/file.*", 4 * MEGA),
             limit("/api/assessments/[^/]+/(key|editions.*|sums|trials.*|key-from)|/api/frameworks.*", 5 * MEGA),
             limit("/api/assessments/[^/]+/questions-text", 3 * MEGA),
             limit("/api/items/check|/api/bank/items.*|/api/rubrics.*|/api/crosswalks/.*", MEGA),

@@ -30,6 +30,7 @@ public class Deeds {
         PERSON_ENABLED,
         CODES_MADE,
         LINK_MADE,
+        INVITED,
         PASSWORD_SET,
         COURSE_ADDED,
         COURSE_CHANGED,

@@ -49,7 +49,8 @@ class SecurityRules {
                         .permitAll()
                         .requestMatchers(HttpMethod.POST, "/api/beginning", "/api/way-in", "/api/way-in/look")
                         .permitAll()
-                        .requestMatchers(HttpMethod.GET, "/api/session", "/api/demo/people", "/api/ready")
+                        .requestMatchers(
+                                HttpMethod.GET, "/api/session", "/api/demo/people", "/api/demo/mail", "/api/ready")
                         .permitAll()
                         .requestMatchers(HttpMethod.DELETE, "/api/session")
                         .permitAll()

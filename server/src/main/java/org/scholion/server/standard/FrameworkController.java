@@ -1,17 +1,18 @@
 package org.scholion.server.standard;
 
-import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.scholion.core.standard.Framework;
-import org.scholion.formats.assessment.FrameworkWriter;
-import org.scholion.formats.standards.CaseReader;
-import org.scholion.formats.standards.FrameworkTable;
-import org.scholion.formats.table.Spreadsheet;
+import org.scholion.formats.json.Fault;
+import org.scholion.formats.standards.FrameworkFound;
+import org.scholion.formats.table.Grid;
 import org.scholion.server.platform.HeavyWork;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Refused;
+import org.scholion.server.platform.Said;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -25,6 +26,7 @@ import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
+import tools.jackson.databind.JsonNode;
 
 @RestController
 @RequestMapping("/api")
@@ -87,25 +89,80 @@ class FrameworkController {
         return new Created(frameworks.take(me, JsonColumn.node(wanted.definition())));
     }
 
-    /** A framework from a CASE package, or from a table with a title and version. */
+    /** What a person says about a file of standards. */
+    record FrameworkAsked(Grid.Reading how, Map<Integer, FrameworkFound.Role> roles) {
+        static final FrameworkAsked NOTHING = new FrameworkAsked(Grid.Reading.NOTHING, Map.of());
+
+        FrameworkAsked {
+            Objects.requireNonNull(how);
+            roles = Map.copyOf(roles);
+        }
+    }
+
+    record StandardsColumn(int index, String name, FrameworkFound.Role role, String because) {}
+
+    /**
+     * A framework as it would come in.
+     *
+     * @param lines where each of its standards stands in the file; 0 where it has no lines
+     * @param notes what does not come in as it stands in the file, and what becomes of it
+     * @param faults what no framework can hold: it is not taken until these are put right
+     */
+    record FrameworkPreview(
+            Object definition,
+            List<Integer> lines,
+            List<StandardsColumn> columns,
+            List<Fault> notes,
+            List<Fault> faults,
+            String encoding,
+            List<String> sheets) {}
+
+    /** @param asked what a person said about the file, as JSON */
+    @PostMapping(value = "/frameworks/file/preview", consumes = "multipart/form-data")
+    FrameworkPreview preview(
+            @AuthenticationPrincipal Me me,
+            @RequestPart MultipartFile file,
+            @RequestPart(required = false) @Nullable String asked) {
+        FrameworkAsked about = about(asked);
+        return heavyWork.inTurn(me, () -> {
+            FileOfStandards read = FileOfStandards.read(file.getBytes(), about.how(), about.roles());
+            return new FrameworkPreview(
+                    JsonColumn.plain(read.definition("", "")),
+                    read.found().standards().stream()
+                            .map(FrameworkFound.Found::line)
+                            .toList(),
+                    read.found().columns().stream()
+                            .map(c -> new StandardsColumn(c.index(), c.name(), c.role(), c.because()))
+                            .toList(),
+                    read.found().notes(),
+                    read.faults(),
+                    read.encoding(),
+                    read.sheets());
+        });
+    }
+
+    private static FrameworkAsked about(@Nullable String asked) {
+        return asked == null ? FrameworkAsked.NOTHING : Said.read(asked, FrameworkAsked.class);
+    }
+
+    /** Takes a file as its preview showed it; a title and a version go before the file's own. */
     @PostMapping(value = "/frameworks/file", consumes = "multipart/form-data")
     @ResponseStatus(HttpStatus.CREATED)
     Created take(
             @AuthenticationPrincipal Me me,
             @RequestPart MultipartFile file,
+            @RequestPart(required = false) @Nullable String asked,
             @RequestPart(required = false) @Nullable String title,
             @RequestPart(required = false) @Nullable String version) {
-        Framework framework = heavyWork.inTurn(
-                me, () -> read(file.getBytes(), title == null ? "" : title, version == null ? "1" : version));
-        return new Created(frameworks.take(me, FrameworkWriter.write(framework)));
-    }
-
-    private static Framework read(byte[] bytes, String title, String version) {
-        String text =
-                new String(bytes, StandardCharsets.UTF_8).replace("\uFEFF", "").strip();
-        return text.startsWith("{")
-                ? CaseReader.read(text)
-                : FrameworkTable.read(Spreadsheet.read(bytes), "table", title, version);
+        FrameworkAsked about = about(asked);
+        JsonNode definition = heavyWork.inTurn(me, () -> {
+            FileOfStandards read = FileOfStandards.read(file.getBytes(), about.how(), about.roles());
+            if (!read.faults().isEmpty()) {
+                throw Refused.invalid(read.faults());
+            }
+            return read.definition(title == null ? "" : title, version == null ? "" : version);
+        });
+        return new Created(frameworks.take(me, definition));
     }
 
     @PostMapping("/courses/{course}/frameworks")

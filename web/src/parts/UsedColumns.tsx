@@ -1,34 +1,14 @@
-import type { Schemas } from "../../../api/client";
-import { t } from "../../../text";
+import { t } from "../text";
 
-const ROLES: [string, string][] = [
-  ["PROMPT", "the question"],
-  ["KIND", "its kind"],
-  ["OPTION", "an option"],
-  ["OPTIONS", "all options in one cell"],
-  ["KEY", "the right answer"],
-  ["OTHER_OPTION", "an option that is not right"],
-  ["MORE", "also accepted"],
-  ["POINTS", "points"],
-  ["STANDARD", "standards"],
-  ["TAGS", "tags"],
-  ["HINT", "a hint"],
-  ["RIGHT", "said when right"],
-  ["WRONG", "said when wrong"],
-  ["TOLERANCE", "tolerance"],
-  ["UNIT", "unit"],
-  ["DIFFICULTY", "expected mean"],
-  ["MINUTES", "minutes"],
-  ["LEFT_OUT", "not used"],
-];
-
-/** What each column of a table of questions is taken for, and why; another use can be chosen. */
-export function UsedColumns({
+/** What each column of a file's table is taken for, and why; another use can be chosen. */
+export function UsedColumns<R extends string>({
   columns,
+  uses,
   onChoose,
 }: {
-  columns: Schemas["QuestionColumn"][];
-  onChoose: (index: number, role: string) => void;
+  columns: { index: number; name: string; role: R; because: string }[];
+  uses: [R, string][];
+  onChoose: (index: number, role: R) => void;
 }) {
   return (
     <table className="mt-4 w-full">
@@ -57,9 +37,9 @@ export function UsedColumns({
                 aria-label={t("what {{name}} is", { name: c.name })}
                 value={c.role}
                 className="rounded-corner border border-rule bg-sheet"
-                onChange={(e) => onChoose(c.index, e.target.value)}
+                onChange={(e) => onChoose(c.index, e.target.value as R)}
               >
-                {ROLES.map(([id, words]) => (
+                {uses.map(([id, words]) => (
                   <option key={id} value={id}>
                     {t(words)}
                   </option>
