@@ -43,6 +43,7 @@ const SchoolRecord = staff("SchoolRecord");
 // What only some pages need comes when it is needed, so that the first page is there at once.
 const Key = lazy(() => import("./stops/key/Key").then((m) => ({ default: m.Key })));
 const Bank = lazy(() => import("./places/bank/Bank").then((m) => ({ default: m.Bank })));
+const Mailbox = lazy(() => import("./places/person/Mailbox").then((m) => ({ default: m.Mailbox })));
 const StandardsIn = lazy(() =>
   import("./places/standards/StandardsIn").then((m) => ({ default: m.StandardsIn })),
 );
@@ -154,6 +155,9 @@ export function App() {
         }
         if (location.pathname === "/begin" && !who.hasSchool) {
           return <Begin />;
+        }
+        if (location.pathname === "/mail" && who.demo) {
+          return later(<Mailbox />);
         }
         if (!who.id) {
           return <SignIn session={who} />;

@@ -44,7 +44,10 @@ function DemoPeople({ onEnter }: { onEnter: (who: Schemas["Session"]) => void })
   return (
     <section aria-label={t("People of the demo")} className="border-l-2 border-margin-line pl-6">
       <p className="mb-4 text-soft">
-        {t("This is a made-up school. Click a name to sign in as that person.")}
+        {t("This is a made-up school. Click a name to sign in as that person.")}{" "}
+        <a className="underline" href="/mail">
+          {t("Letters that this school has mailed")}
+        </a>
       </p>
       <Loaded query={people}>
         {(all) =>

@@ -8,6 +8,7 @@ import { Slips } from "../../parts/Slips";
 import { Loaded, Trouble } from "../../parts/States";
 import { VirtualRows } from "../../parts/VirtualRows";
 import { t } from "../../text";
+import { moment } from "../../text/figures";
 import { PersonForm, ROLES } from "./PersonForm";
 import { PersonMargin } from "./PersonMargin";
 import { type Person, usePeople, usePersonWork } from "./usePeople";
@@ -66,6 +67,7 @@ export function People() {
                       {t("Print codes for {{count}} people without a password", { count: without.length })}
                     </Button>
                   )}
+                  <InviteAll people={without} />
                   <Trouble error={work.codes.error} />
                 </MarginPart>
                 {chosen === NEW && (
@@ -102,9 +104,49 @@ export function People() {
   );
 }
 
+/** Invitations to all of these who can be mailed and have none on its way. */
+function InviteAll({ people }: { people: Person[] }) {
+  const { invite } = usePersonWork();
+  const reached = people.filter((p) => p.email && p.letter?.state !== "WAITING");
+  const failed = people.filter((p) => p.letter?.state === "FAILED").length;
+  return (
+    <>
+      {reached.length > 0 && (
+        <Button
+          className="mt-2"
+          onClick={() => invite.mutate(reached.map((p) => p.id))}
+          disabled={invite.isPending}
+        >
+          {t("Mail invitations to {{count}} people without a password", { count: reached.length })}
+        </Button>
+      )}
+      <p role="status" className="mt-1 text-small text-soft">
+        {invite.data && t("{{count}} invitations are on their way.", { count: invite.data.asked })}
+      </p>
+      {failed > 0 && (
+        <p className="text-small text-waiting">
+          {t("{{count}} invitations could not be sent. Open the person to see why.", { count: failed })}
+        </p>
+      )}
+      <Trouble error={invite.error} />
+    </>
+  );
+}
+
 function fits(p: Person, words: string, role: string): boolean {
   const all = `${p.given} ${p.family} ${p.number ?? ""} ${p.email ?? ""} ${p.username}`.toLowerCase();
   return (role === "" || p.role === role) && all.includes(words.toLowerCase());
+}
+
+function noPassword(p: Person): string {
+  if (p.hasPassword) {
+    return "";
+  }
+  return p.letter?.state === "SENT"
+    ? t("· invited {{when}}", { when: moment(p.letter.at) })
+    : p.letter?.state === "FAILED"
+      ? t("· invitation not sent")
+      : t("· no password yet");
 }
 
 function PeopleTable({
@@ -142,7 +184,7 @@ function PeopleTable({
               <td className="pr-3">
                 {p.username}{" "}
                 <span className="text-small text-waiting">
-                  {p.disabled ? t("· disabled") : p.hasPassword ? "" : t("· no password yet")}
+                  {p.disabled ? t("· disabled") : noPassword(p)}
                 </span>
               </td>
             </tr>

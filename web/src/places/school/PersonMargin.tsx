@@ -3,6 +3,7 @@ import { Button } from "../../parts/Button";
 import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
+import { moment } from "../../text/figures";
 import { PersonForm } from "./PersonForm";
 import { type Person, usePersonWork } from "./usePeople";
 
@@ -43,8 +44,17 @@ export function PersonMargin({
             {t("Make a link")}
           </Button>
           <Button onClick={() => onCodes([person.id])}>{t("Print a code")}</Button>
+          {person.email && (
+            <Button
+              onClick={() => work.invite.mutate([person.id])}
+              disabled={work.invite.isPending || person.letter?.state === "WAITING"}
+            >
+              {t("Invite by mail")}
+            </Button>
+          )}
         </div>
       )}
+      {person.letter && <Letter letter={person.letter} />}
       {work.link.data && (
         <div role="status" className="mt-3">
           <Note>
@@ -75,7 +85,37 @@ export function PersonMargin({
           {t("Nobody signs in as somebody who is disabled. Their work stays where it is.")}
         </p>
       </div>
-      <Trouble error={work.link.error ?? work.disable.error} />
+      <Trouble error={work.link.error ?? work.invite.error ?? work.disable.error} />
     </MarginPart>
+  );
+}
+
+/** What has become of the last invitation that was mailed. */
+function Letter({ letter }: { letter: NonNullable<Person["letter"]> }) {
+  return (
+    <div role="status" className="mt-2 text-small">
+      {letter.state === "SENT" && (
+        <p className="text-soft">
+          {t("Invited by mail, {{when}}. The link works once, for 7 days.", { when: moment(letter.at) })}
+        </p>
+      )}
+      {letter.state === "WAITING" && (
+        <p className="text-waiting">
+          {letter.why
+            ? t("The mail server does not take the invitation; it is tried again. It says: {{why}}", {
+                why: letter.why,
+              })
+            : t("The invitation is on its way.")}
+        </p>
+      )}
+      {letter.state === "FAILED" && (
+        <p className="text-waiting">
+          {t("The invitation could not be sent, {{when}}. The mail server says: {{why}}", {
+            when: moment(letter.at),
+            why: letter.why,
+          })}
+        </p>
+      )}
+    </div>
   );
 }

@@ -1,12 +1,20 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, ok, type Schemas } from "../../api/client";
 
+const LETTERS_LOOKED_FOR = 3_000;
+
 export type Person = Schemas["PersonLine"];
 export type Entry = Schemas["PersonEntry"];
 
 /** The people of the school, and what an administrator does with them. */
 export function usePeople() {
-  return useQuery({ queryKey: ["people"], queryFn: () => ok(api.GET("/api/people")) });
+  return useQuery({
+    queryKey: ["people"],
+    queryFn: () => ok(api.GET("/api/people")),
+    // While letters are on their way, what becomes of them is looked for.
+    refetchInterval: (query) =>
+      query.state.data?.some((p) => p.letter?.state === "WAITING") ? LETTERS_LOOKED_FOR : false,
+  });
 }
 
 export function usePersonWork() {
@@ -33,6 +41,10 @@ export function usePersonWork() {
     }),
     codes: useMutation({
       mutationFn: (people: string[]) => ok(api.POST("/api/people/codes", { body: { people } })),
+    }),
+    invite: useMutation({
+      mutationFn: (people: string[]) => ok(api.POST("/api/people/invitations", { body: { people } })),
+      onSuccess,
     }),
   };
 }

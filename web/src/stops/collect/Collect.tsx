@@ -11,6 +11,7 @@ import { t } from "../../text";
 import { moment, stretch, time } from "../../text/figures";
 import { sectionQuery, useWhere } from "../Assessment";
 import { GiveOut } from "../key/GiveOut";
+import { FilesBroughtIn } from "./FilesBroughtIn";
 import { LateAnswers } from "./LateAnswers";
 import { SeenAfterwards } from "./PaperAfter";
 import { SittingTimes } from "./SittingTimes";
@@ -216,6 +217,7 @@ function CollectMargin({ assessment, view }: { assessment: string; view: View })
           <SeenAfterwards sittings={view.sittings} />
         </>
       )}
+      <FilesBroughtIn assessment={assessment} />
       <GiveOut assessment={assessment} />
     </>
   );

@@ -143,6 +143,7 @@ class AccessTest {
                 .forEach((name, sql) ->
                         ids.put(name, db.sql(sql).query(String.class).single()));
         ids.put("item", "q1");
+        ids.put("broughtIn", UUID.randomUUID().toString());
         ids.put("answer", String.valueOf(ids.get("attempt")));
         ids.put("job", UUID.randomUUID().toString());
         ids.put("kind", "ASSESSMENT");

@@ -374,4 +374,89 @@ class BringInTest {
         assertThat(trace.get("standing").get("percent").stringValue()).isEqualTo("100.0");
         assertThat(trace.get("because").stringValue()).isEqualTo("6 of 6 points; 100%");
     }
+
+    private static JsonNode line(Lesson lesson) {
+        return lesson.teacher.get(lesson.path("/brought-in")).ok().get(0);
+    }
+
+    private static Visitor.Reply takeBack(Lesson lesson, JsonNode line, boolean withReadings) {
+        return lesson.teacher.post(
+                lesson.path("/brought-in/" + line.get("id").stringValue() + "/take-back"),
+                Map.of("withReadings", withReadings));
+    }
+
+    private static final String TWO =
+            "student,q1,q2,q3,q4\nLotte Marrin,a,bowline,10 nmi,because\nTamsin Orrel,b,reef knot,9 nmi,so\n";
+
+    @Test
+    void a_file_is_taken_back_as_a_whole_and_comes_in_again(Scholion.Running school, Standings standings) {
+        Lesson lesson = Lesson.written(school, "Taken back");
+        lesson.teacher.sendFile(lesson.path("/bring-in"), TWO).ok();
+        JsonNode line = line(lesson);
+        assertThat(line.get("file").stringValue()).isEqualTo("f.csv");
+        assertThat(line.get("by").stringValue()).isEqualTo("Aud Meller");
+        assertThat(line.get("students").intValue()).isEqualTo(2);
+        assertThat(lesson.teacher.get(lesson.path("/collect")).ok().get("in").intValue())
+                .isEqualTo(2);
+
+        takeBack(lesson, line, false).ok();
+        JsonNode after = lesson.teacher.get(lesson.path("/collect")).ok();
+        assertThat(after.get("in").intValue()).isZero();
+        assertThat(after.get("sittings"))
+                .as("the sitting was made for the file")
+                .isEmpty();
+        assertThat(line(lesson).get("takenBackAt").isNull()).isFalse();
+        assertThat(line(lesson).get("students").intValue()).isZero();
+        takeBack(lesson, line, false).isRefused(404);
+
+        lesson.teacher.sendFile(lesson.path("/bring-in"), TWO).ok();
+        assertThat(lesson.teacher.get(lesson.path("/collect")).ok().get("in").intValue())
+                .isEqualTo(2);
+        assertThat(lesson.teacher.get(lesson.path("/brought-in")).ok()).hasSize(2);
+        assertThat(standings.differences()).isEmpty();
+    }
+
+    @Test
+    void what_came_in_otherwise_stays_when_a_file_is_taken_back(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Beside a file", "A").sits("Noor Haddix", List.of("a"), "x", "y", "z");
+        lesson.teacher.sendFile(lesson.path("/bring-in"), TWO).ok();
+        assertThat(lesson.teacher.get(lesson.path("/collect")).ok().get("in").intValue())
+                .isEqualTo(3);
+        takeBack(lesson, line(lesson), false).ok();
+        JsonNode after = lesson.teacher.get(lesson.path("/collect")).ok();
+        assertThat(after.get("in").intValue()).isEqualTo(1);
+        assertThat(after.get("sittings"))
+                .as("it was given out, not made for the file")
+                .hasSize(1);
+        assertThat(lesson.teacher.get(lesson.path("/examine")).ok().toString()).contains("\"n\":1,");
+    }
+
+    @Test
+    void what_was_read_goes_only_when_it_is_said_and_what_was_handed_back_stays(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Read meanwhile", "A");
+        lesson.teacher.sendFile(lesson.path("/bring-in"), TWO).ok();
+        lesson.reads(
+                        "Lotte Marrin",
+                        "q4",
+                        Map.of("levels", Map.of("c1", "1"), "comment", "", "note", "", "hold", false))
+                .ok();
+        assertThat(line(lesson).get("read").intValue()).isEqualTo(1);
+        Visitor.Reply asked = takeBack(lesson, line(lesson), false).isRefused(409);
+        assertThat(asked.code()).isEqualTo("read");
+        assertThat(asked.detail()).contains("Answers of 1 students have been read");
+        lesson.handsBack("Lotte Marrin").ok();
+        assertThat(takeBack(lesson, line(lesson), true).isRefused(409).code()).isEqualTo("handed-back");
+        assertThat(lesson.teacher.get(lesson.path("/collect")).ok().get("in").intValue())
+                .isEqualTo(2);
+    }
+
+    @Test
+    void a_file_is_taken_back_by_nobody_else_and_through_no_other_assessment(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Somebody else's file");
+        lesson.teacher.sendFile(lesson.path("/bring-in"), TWO).ok();
+        Lesson other = Lesson.written(school, "Another paper");
+        takeBack(other, line(lesson), true).isRefused(404);
+        school.as("Noor Haddix").get(lesson.path("/brought-in")).isRefused(403);
+        assertThat(line(lesson).get("students").intValue()).isEqualTo(2);
+    }
 }

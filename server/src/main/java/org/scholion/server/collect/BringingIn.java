@@ -52,6 +52,7 @@ public class BringingIn {
     private final Courses courses;
     private final Sittings sittings;
     private final Attempts attempts;
+    private final BroughtIn broughtIn;
     private final Scoring scoring;
     private final Turns turns;
     private final HeavyWork heavyWork;
@@ -64,6 +65,7 @@ public class BringingIn {
             Courses courses,
             Sittings sittings,
             Attempts attempts,
+            BroughtIn broughtIn,
             Scoring scoring,
             Turns turns,
             HeavyWork heavyWork,
@@ -74,6 +76,7 @@ public class BringingIn {
         this.courses = courses;
         this.sittings = sittings;
         this.attempts = attempts;
+        this.broughtIn = broughtIn;
         this.scoring = scoring;
         this.turns = turns;
         this.heavyWork = heavyWork;
@@ -154,7 +157,7 @@ public class BringingIn {
     }
 
     /** Takes a file in a turn of the whole assessment: the same file twice at once comes in once. */
-    public BringInView take(Me me, UUID assessment, Callable<byte[]> file, BringInAsked asked) {
+    public BringInView take(Me me, UUID assessment, String name, Callable<byte[]> file, BringInAsked asked) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         Grid grid = heavyWork.inTurn(me, () -> Grid.read(file.call(), asked.how()));
         return turns.whole(assessment, () -> {
@@ -170,7 +173,9 @@ public class BringingIn {
             if (open > 0) {
                 throw Refused.invalid("file", open + " decisions are missing; nothing was brought in");
             }
-            store(me, assessment, read.found());
+            if (!read.found().attempts().isEmpty()) {
+                store(me, assessment, name, read.found());
+            }
             return view(read, roster, asked);
         });
     }
@@ -262,7 +267,8 @@ public class BringingIn {
                         .items());
     }
 
-    private void store(Me me, UUID assessment, BringIn found) {
+    private void store(Me me, UUID assessment, String name, BringIn found) {
+        UUID file = broughtIn.note(me, assessment, name, found.attempts().size());
         Map<String, UUID> sections = sections(assessment);
         Map<String, UUID> bySection = new HashMap<>();
         Instant now = clock.instant();
@@ -270,7 +276,7 @@ public class BringingIn {
         for (BringIn.Attempt row : found.attempts()) {
             UUID section = Objects.requireNonNull(sections.get(row.student().section()));
             UUID sitting = bySection.computeIfAbsent(
-                    row.student().section(), s -> sittings.forBringingIn(me, assessment, section));
+                    row.student().section(), s -> sittings.forBringingIn(me, assessment, section, file));
             Edition edition = editions.require(assessment);
             UUID id = attempts.begin(
                     new Attempts.Beginning(
@@ -281,7 +287,8 @@ public class BringingIn {
                             UUID.fromString(row.student().id()),
                             editions.idOf(assessment, edition.number()),
                             Attempt.Way.FILE,
-                            null),
+                            null,
+                            file),
                     a -> Set.copyOf(found.notAsked()),
                     now);
             answers.put(id, answers(row));

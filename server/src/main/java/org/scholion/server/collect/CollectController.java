@@ -33,6 +33,7 @@ class CollectController {
     private final Taking taking;
     private final Monitor monitor;
     private final BringingIn bringingIn;
+    private final BroughtIn broughtIn;
     private final LateAnswers lateAnswers;
     private final Access access;
     private final Events events;
@@ -42,6 +43,7 @@ class CollectController {
             Taking taking,
             Monitor monitor,
             BringingIn bringingIn,
+            BroughtIn broughtIn,
             LateAnswers lateAnswers,
             Access access,
             Events events) {
@@ -49,6 +51,7 @@ class CollectController {
         this.taking = taking;
         this.monitor = monitor;
         this.bringingIn = bringingIn;
+        this.broughtIn = broughtIn;
         this.lateAnswers = lateAnswers;
         this.access = access;
         this.events = events;
@@ -157,7 +160,27 @@ class CollectController {
             @PathVariable UUID assessment,
             @RequestPart MultipartFile file,
             @RequestPart(required = false) @Nullable String asked) {
-        return bringingIn.take(me, assessment, file::getBytes, said(asked));
+        String name = file.getOriginalFilename() == null ? "" : file.getOriginalFilename();
+        return bringingIn.take(me, assessment, name, file::getBytes, said(asked));
+    }
+
+    /** The files of answers that came in, the latest first. */
+    @GetMapping("/assessments/{assessment}/brought-in")
+    List<BroughtIn.BroughtInLine> broughtIn(@AuthenticationPrincipal Me me, @PathVariable UUID assessment) {
+        return broughtIn.of(me, assessment);
+    }
+
+    /** @param withReadings whether marks that people gave may go, too */
+    record TakingBack(boolean withReadings) {}
+
+    @PostMapping("/assessments/{assessment}/brought-in/{broughtIn}/take-back")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void takeBack(
+            @AuthenticationPrincipal Me me,
+            @PathVariable UUID assessment,
+            @PathVariable("broughtIn") UUID broughtInFile,
+            @RequestBody TakingBack wanted) {
+        broughtIn.takeBack(me, assessment, broughtInFile, wanted.withReadings());
     }
 
     record MadeQuestions(int questions) {}

@@ -46,6 +46,11 @@ class SittingRow {
     @Column(name = "made_at")
     Instant madeAt;
 
+    /** The file of answers for which it was made; null for what was given out. */
+    @Column(name = "brought_in")
+    @Nullable
+    UUID broughtIn;
+
     @SuppressWarnings("NullAway.Init")
     SittingRow() {}
 

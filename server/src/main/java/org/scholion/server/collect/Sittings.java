@@ -104,21 +104,32 @@ public class Sittings {
         }
         freeze(me, assessment);
         requireAnswerable(editions.require(assessment));
-        return open(me, assessment, wanted).id;
+        return open(me, assessment, wanted, null).id;
     }
 
     /** The sitting through which answers from outside come in: that of the section, or a new one that is closed. */
     @Transactional
-    UUID forBringingIn(Me me, UUID assessment, UUID section) {
+    UUID forBringingIn(Me me, UUID assessment, UUID section, UUID file) {
         freeze(me, assessment);
         Instant now = clock.instant();
         return repository
                 .findByAssessmentAndSection(assessment, section)
-                .orElseGet(() -> open(me, assessment, new GiveOut(section, now.minusSeconds(1), now, null)))
+                .orElseGet(() -> open(me, assessment, new GiveOut(section, now.minusSeconds(1), now, null), file))
                 .id;
     }
 
-    private SittingRow open(Me me, UUID assessment, GiveOut wanted) {
+    /** The sittings that were made for a file go with it, where nobody else is in them. */
+    void endOf(UUID assessment, UUID file) {
+        entities.createQuery("delete from SittingRow s where s.broughtIn = :file"
+                        + " and not exists (select 1 from AttemptRow a where a.sitting = s.id)")
+                .setParameter("file", file)
+                .executeUpdate();
+        if (repository.findByAssessment(assessment).isEmpty()) {
+            editions.withdraw(assessment);
+        }
+    }
+
+    private SittingRow open(Me me, UUID assessment, GiveOut wanted, @Nullable UUID file) {
         SittingRow row = new SittingRow();
         row.id = ids.next();
         row.school = me.school();
@@ -128,6 +139,7 @@ public class Sittings {
         row.closesAt = wanted.closes();
         row.minutes = wanted.minutes();
         row.paperAfter = Objects.requireNonNullElse(wanted.paperAfter(), PaperAfter.WHEN_ALL_CLOSED);
+        row.broughtIn = file;
         row.madeBy = me.id();
         row.madeAt = clock.instant();
         repository.saveAndFlush(row);

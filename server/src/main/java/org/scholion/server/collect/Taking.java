@@ -185,7 +185,8 @@ public class Taking {
                         me.id(),
                         editions.idOf(sitting.assessment, edition.number()),
                         Attempt.Way.SCREEN,
-                        sitting.deadline(now)),
+                        sitting.deadline(now),
+                        null),
                 id -> Drawn.leftOut(edition, id),
                 now);
         events.say("assessment:" + sitting.assessment);

@@ -203,6 +203,7 @@ class Demo implements ApplicationRunner {
                 () -> bringingIn.take(
                         school.aud(),
                         house.write(school, "reckoning"),
+                        "reckoning.csv",
                         () -> DemoSchool.bytes("reckoning.csv"),
                         BringingIn.BringInAsked.NOTHING));
     }

@@ -67,6 +67,11 @@ class AttemptRow {
     @Nullable
     Instant troubleAt;
 
+    /** The file that it came in with. */
+    @Column(name = "brought_in")
+    @Nullable
+    UUID broughtIn;
+
     @SuppressWarnings("NullAway.Init")
     protected AttemptRow() {}
 }

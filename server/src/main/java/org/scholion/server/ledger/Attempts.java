@@ -4,6 +4,7 @@ import jakarta.persistence.EntityManager;
 import jakarta.persistence.TypedQuery;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -55,6 +56,7 @@ public class Attempts {
      * What has to be known to begin an attempt.
      *
      * @param due when its time is over; null for what comes in otherwise than on screen
+     * @param broughtIn the file that it comes in with; null for others
      */
     public record Beginning(
             UUID school,
@@ -64,7 +66,8 @@ public class Attempts {
             UUID student,
             UUID edition,
             Attempt.Way way,
-            @Nullable Instant due) {}
+            @Nullable Instant due,
+            @Nullable UUID broughtIn) {}
 
     /** An attempt as it lies in the table. */
     record Flat(
@@ -145,6 +148,7 @@ public class Attempts {
         row.startedAt = at;
         row.leftOut = leftOut.apply(row.id).toArray(new String[0]);
         row.daysLate = "0";
+        row.broughtIn = b.broughtIn();
         batches.insert(List.of(row));
         return row.id;
     }
@@ -171,6 +175,50 @@ public class Attempts {
                 .setParameter("late", late)
                 .setParameter("sitting", sitting)
                 .executeUpdate();
+    }
+
+    /** The attempts that came in with a file. */
+    @Transactional(readOnly = true)
+    public List<UUID> broughtIn(UUID file) {
+        return entities.createQuery("select x.id from AttemptRow x where x.broughtIn = :file", UUID.class)
+                .setParameter("file", file)
+                .getResultList();
+    }
+
+    /**
+     * Takes attempts away with all that is known of them. Only for what came in by mistake and was shown to nobody.
+     *
+     * @return one attempt of each sitting in which others are left
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public List<UUID> erase(Collection<UUID> some) {
+        List<UUID> beside = new ArrayList<>();
+        for (UUID sitting : sittings(some)) {
+            entities.createQuery(
+                            "select x.id from AttemptRow x where x.sitting = :sitting and x.handedInAt is not null"
+                                    + " and x.id not in (:some)",
+                            UUID.class)
+                    .setParameter("sitting", sitting)
+                    .setParameter("some", some)
+                    .setMaxResults(1)
+                    .getResultStream()
+                    .forEach(beside::add);
+        }
+        for (String rows : List.of("LateAnswer", "MarkRow", "ResponseRow", "StandingRow")) {
+            entities.createQuery("delete from " + rows + " r where r.attempt in (:some)")
+                    .setParameter("some", some)
+                    .executeUpdate();
+        }
+        entities.createQuery("delete from AttemptRow x where x.id in (:some)")
+                .setParameter("some", some)
+                .executeUpdate();
+        return beside;
+    }
+
+    private List<UUID> sittings(Collection<UUID> some) {
+        return entities.createQuery("select distinct x.sitting from AttemptRow x where x.id in (:some)", UUID.class)
+                .setParameter("some", some)
+                .getResultList();
     }
 
     /** Whether anybody has begun in a sitting. */
