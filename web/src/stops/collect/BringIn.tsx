@@ -9,6 +9,7 @@ import { t } from "../../text";
 import { useWhere } from "../Assessment";
 import { AnswerColumns } from "./AnswerColumns";
 import { MadeQuestions } from "./MadeQuestions";
+import { OtherAnswers } from "./OtherAnswers";
 import { RowsThatAsk } from "./RowsThatAsk";
 import { type Bringing, isDecided, useBringIn, type View } from "./useBringIn";
 import { WhatAsks } from "./WhatAsks";
@@ -80,6 +81,7 @@ const SHAPES = {
   WIDE: "a row a student",
   LONG: "a row an answer",
   LETTERS: "a string of letters a student",
+  OPTIONS: "a column an option",
 } as const;
 
 function Head({ view, bringing, name }: { view: View; bringing: Bringing; name: string }) {
@@ -170,11 +172,6 @@ function WhatComesIn({ view, bringing, assessment }: { view: View; bringing: Bri
               {t("{{count}} students are in already, with the same answers", { count: view.asBefore })}
             </Note>
           )}
-          {view.changed.length > 0 && (
-            <Note by="waiting">
-              {t("In already with other answers, which stay:")} {view.changed.join(" · ")}
-            </Note>
-          )}
           {waiting > 0 && (
             <Note by="waiting">
               {t("{{count}} rows wait and stop nobody: they stay out until they are decided", {
@@ -183,6 +180,7 @@ function WhatComesIn({ view, bringing, assessment }: { view: View; bringing: Bri
             </Note>
           )}
         </div>
+        {view.changed.length > 0 && <OtherAnswers view={view} bringing={bringing} />}
         {view.missing.length > 0 && (
           <Note>
             <details>

@@ -18,7 +18,7 @@ type Choices = {
   twice: "FIRST" | "LAST" | null;
   decimalComma: boolean | null;
 };
-type Asked = { how: How; choices: Choices; kinds: Record<number, Kind> };
+type Asked = { how: How; choices: Choices; kinds: Record<number, Kind>; replace: string[] };
 
 const NONE: Choices = {
   heading: null,
@@ -29,7 +29,7 @@ const NONE: Choices = {
   twice: null,
   decimalComma: null,
 };
-const NOTHING: Asked = { how: AS_FOUND, choices: NONE, kinds: {} };
+const NOTHING: Asked = { how: AS_FOUND, choices: NONE, kinds: {}, replace: [] };
 
 /** Whether a row does not ask any more: left out, taken as it is, or given to somebody. */
 export const isDecided = (row: Schemas["RowQuestion"]): boolean =>
@@ -126,6 +126,8 @@ export function useBringIn(assessment: string) {
       say({
         without: { ...asked.choices.without, ...Object.fromEntries(items.map((i) => [i, as])) },
       }),
+    /** Students whose answers are to be those of this file instead. */
+    replace: (students: string[]) => file && look(file, { ...asked, replace: students }),
     take: () => file && take.mutate(file),
     make: () => file && make.mutate(file),
   };

@@ -459,4 +459,32 @@ class BringInTest {
         school.as("Noor Haddix").get(lesson.path("/brought-in")).isRefused(403);
         assertThat(line(lesson).get("students").intValue()).isEqualTo(2);
     }
+
+    @Test
+    void other_answers_of_a_file_are_asked_about_and_replace_only_what_came_from_a_file(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Put right", "A").sits("Noor Haddix", List.of("a"), "x", "y", "z");
+        lesson.teacher.sendFile(lesson.path("/bring-in"), TWO).ok();
+        String again = TWO.replace("Lotte Marrin,a", "Lotte Marrin,b").replace("Tamsin Orrel,b", "Tamsin Orrel,a")
+                + "Noor Haddix,b,x,y,z\n";
+        JsonNode view =
+                lesson.teacher.sendFile(lesson.path("/bring-in/preview"), again).ok();
+        assertThat(view.get("students").intValue()).isZero();
+        assertThat(view.get("changed")
+                        .valueStream()
+                        .map(c -> c.get("name").stringValue() + " "
+                                + c.get("fromFile").booleanValue()))
+                .containsExactly("Noor Haddix false", "Lotte Marrin true", "Tamsin Orrel true");
+        lesson.handsBack("Tamsin Orrel").ok();
+        AboutFile said = new AboutFile();
+        view.get("changed").forEach(c -> said.replaces(c.get("student").stringValue()));
+        JsonNode taken = lesson.teacher
+                .sendFile(lesson.path("/bring-in"), again, said.said())
+                .ok();
+        assertThat(taken.get("students").intValue())
+                .as("not who answered on screen, and not who has the result")
+                .isEqualTo(1);
+        assertThat(lesson.mark("Lotte Marrin", "q1").toString()).contains("\"0\"");
+        assertThat(lesson.teacher.get(lesson.path("/collect")).ok().get("in").intValue())
+                .isEqualTo(3);
+    }
 }

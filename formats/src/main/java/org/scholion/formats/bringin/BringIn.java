@@ -38,7 +38,9 @@ public record BringIn(
         /** A row a student and question. */
         LONG,
         /** A string of letters a student, one for each question. */
-        LETTERS
+        LETTERS,
+        /** A row a student, a column an option. */
+        OPTIONS
     }
 
     /** One student's row. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.scholion.core.item.ChoiceItem;
@@ -32,6 +33,10 @@ final class TableShape {
         int letters = letters(table, items, finder);
         if (letters >= 0) {
             return new Shaped(spread(table, letters, items), Shape.LETTERS);
+        }
+        Optional<Table> options = OptionColumns.together(table, items);
+        if (options.isPresent()) {
+            return new Shaped(options.get(), Shape.OPTIONS);
         }
         int question = question(table, items);
         int answer = question < 0 ? -1 : answer(table, question);

@@ -98,4 +98,31 @@ class TableShapeTest {
         assertThat(found.columns()).extracting(Column::name).startsWith("number", "Question 1 answer");
         assertThat(found.attempts()).hasSize(2);
     }
+
+    @org.junit.jupiter.params.ParameterizedTest
+    @org.junit.jupiter.params.provider.ValueSource(
+            strings = {
+                "number,1a,1b,1c,1d,2a,2b,2c,2d\n40216,x,,,,,x,,\n40220,,,,x,,,,\n",
+                "number,Q1: A,Q1: B,Q1: C,Q1: D,Q2: A,Q2: B,Q2: C,Q2: D\n40216,1,0,0,0,0,1,0,0\n40220,0,0,0,1,0,0,0,0\n",
+                "number,Q1 [A],Q1 [B],Q1 [C],Q1 [D],Q2 [A],Q2 [B],Q2 [C],Q2 [D]\n40216,A,,,,,B,,\n40220,,,,D,,,,\n",
+            })
+    void a_column_an_option_is_one_answer_a_question(String csv) {
+        BringIn found = recognise(csv, Class4.letters(2));
+        assertThat(found.shape()).isEqualTo(BringIn.Shape.OPTIONS);
+        assertThat(found.faults()).isEmpty();
+        assertThat(found.attempts().get(0).answers())
+                .containsEntry("q1", Answer.Chosen.of("a"))
+                .containsEntry("q2", Answer.Chosen.of("b"));
+        assertThat(found.attempts().get(1).answers()).containsEntry("q1", Answer.Chosen.of("d"));
+        assertThat(found.attempts().get(1).answers().get("q2"))
+                .satisfiesAnyOf(
+                        a -> assertThat(a).isNull(),
+                        a -> assertThat(a.isBlank()).isTrue());
+    }
+
+    @Test
+    void columns_with_words_in_them_are_no_marks_of_options() {
+        BringIn found = recognise("number,1a,1b\n40216,because,x\n40220,so,\n", Class4.letters(2));
+        assertThat(found.shape()).isNotEqualTo(BringIn.Shape.OPTIONS);
+    }
 }

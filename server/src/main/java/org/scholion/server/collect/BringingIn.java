@@ -89,15 +89,18 @@ public class BringingIn {
      *
      * @param how encoding, separator and sheet, where they were chosen
      * @param kinds what questions are made of columns, by place, where the assessment has none yet
+     * @param replace students whose answers came in from a file before and are to be those of this one
      */
-    public record BringInAsked(Grid.Reading how, BringInChoices choices, Map<Integer, PaperFromAnswers.Kind> kinds) {
+    public record BringInAsked(
+            Grid.Reading how, BringInChoices choices, Map<Integer, PaperFromAnswers.Kind> kinds, Set<UUID> replace) {
         public static final BringInAsked NOTHING =
-                new BringInAsked(Grid.Reading.NOTHING, BringInChoices.NONE, Map.of());
+                new BringInAsked(Grid.Reading.NOTHING, BringInChoices.NONE, Map.of(), Set.of());
 
         public BringInAsked {
             Objects.requireNonNull(how);
             Objects.requireNonNull(choices);
             kinds = Map.copyOf(kinds);
+            replace = Set.copyOf(replace);
         }
     }
 
@@ -110,7 +113,7 @@ public class BringingIn {
      * @param how in words, how the file was read
      * @param students how many students come in
      * @param asBefore how many have an attempt that says the same already
-     * @param changed who have an attempt that says something else; it stays as it is
+     * @param changed who have an attempt that says something else; it stays as it is unless it is to be replaced
      * @param missing students of the rosters that the file does not name
      * @param open how many decisions are missing before anything can come in
      * @param made questions that would be made of the columns, where the assessment has none yet
@@ -126,7 +129,7 @@ public class BringingIn {
             int lines,
             int students,
             int asBefore,
-            List<String> changed,
+            List<BroughtIn.OtherAnswers> changed,
             List<String> missing,
             List<Column> columns,
             List<BringIn.RowQuestion> rows,
@@ -142,8 +145,18 @@ public class BringingIn {
             List<MatchedRow> matched,
             List<Known> free) {}
 
-    /** A file as it was read, and what it is taken for. */
-    private record Read(Grid grid, Table table, BringIn found, Set<String> asBefore, List<String> changed) {}
+    /**
+     * A file as it was read, and what it is taken for.
+     *
+     * @param replaced the attempts that go when this one comes in
+     */
+    private record Read(
+            Grid grid,
+            Table table,
+            BringIn found,
+            Set<String> asBefore,
+            List<BroughtIn.OtherAnswers> changed,
+            List<UUID> replaced) {}
 
     public BringInView preview(Me me, UUID assessment, Callable<byte[]> file, BringInAsked asked) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
@@ -174,7 +187,7 @@ public class BringingIn {
                 throw Refused.invalid("file", open + " decisions are missing; nothing was brought in");
             }
             if (!read.found().attempts().isEmpty()) {
-                store(me, assessment, name, read.found());
+                store(me, assessment, name, read);
             }
             return view(read, roster, asked);
         });
@@ -234,18 +247,21 @@ public class BringingIn {
         return courses.known(assessments.facts(assessment).course());
     }
 
-    /** Who has an attempt already does not come in again, whatever the file says. */
+    /** Who has an attempt already comes in again only where a person says so, and where it came from a file as well. */
     private Read read(UUID assessment, Grid grid, List<Known> roster, BringInAsked asked) {
         AnswerTable.Recognised read = AnswerTable.recognise(grid, items(assessment), roster, asked.choices());
         BringIn found = read.found();
         Map<String, UUID> taken = new HashMap<>();
         attempts.of(assessment, null).forEach(a -> taken.put(a.student().toString(), a.id()));
-        Map<UUID, Map<String, JsonNode>> said = attempts.responsesOf(found.attempts().stream()
+        List<UUID> theirs = found.attempts().stream()
                 .map(a -> taken.get(a.student().id()))
                 .filter(Objects::nonNull)
-                .toList());
+                .toList();
+        Map<UUID, Map<String, JsonNode>> said = attempts.responsesOf(theirs);
+        Map<UUID, BroughtIn.OtherAnswers> stands = broughtIn.stands(theirs);
         Set<String> asBefore = new HashSet<>();
-        List<String> changed = new ArrayList<>();
+        List<UUID> other = new ArrayList<>();
+        List<UUID> replaced = new ArrayList<>();
         List<BringIn.Attempt> fresh = new ArrayList<>();
         for (BringIn.Attempt a : found.attempts()) {
             UUID there = taken.get(a.student().id());
@@ -254,10 +270,17 @@ public class BringingIn {
             } else if (answers(a).equals(said.getOrDefault(there, Map.of()))) {
                 asBefore.add(a.student().id());
             } else {
-                changed.add(a.student().name());
+                other.add(there);
+                BroughtIn.OtherAnswers stand = stands.get(there);
+                if (stand != null && stand.mayGo() && asked.replace().contains(stand.student())) {
+                    replaced.add(there);
+                    fresh.add(a);
+                }
             }
         }
-        return new Read(grid, read.table(), found.with(fresh), asBefore, changed);
+        List<BroughtIn.OtherAnswers> changed =
+                other.stream().map(stands::get).filter(Objects::nonNull).toList();
+        return new Read(grid, read.table(), found.with(fresh), asBefore, changed, replaced);
     }
 
     private List<Item> items(UUID assessment) {
@@ -267,7 +290,9 @@ public class BringingIn {
                         .items());
     }
 
-    private void store(Me me, UUID assessment, String name, BringIn found) {
+    private void store(Me me, UUID assessment, String name, Read read) {
+        BringIn found = read.found();
+        broughtIn.remove(read.replaced());
         UUID file = broughtIn.note(me, assessment, name, found.attempts().size());
         Map<String, UUID> sections = sections(assessment);
         Map<String, UUID> bySection = new HashMap<>();
@@ -322,9 +347,10 @@ public class BringingIn {
             named.add(a.student().id());
             sections.add(a.student().section());
         });
-        Set<String> changed = Set.copyOf(read.changed());
+        Set<String> changed = new HashSet<>();
+        read.changed().forEach(c -> changed.add(c.student().toString()));
         List<String> missing = roster.stream()
-                .filter(k -> sections.contains(k.section()) && !named.contains(k.id()) && !changed.contains(k.name()))
+                .filter(k -> sections.contains(k.section()) && !named.contains(k.id()) && !changed.contains(k.id()))
                 .map(k -> k.family() + ", " + k.given() + " (" + k.section() + ")")
                 .toList();
         return new BringInView(
@@ -357,7 +383,7 @@ public class BringingIn {
                 found.rows().isEmpty()
                         ? List.of()
                         : roster.stream()
-                                .filter(k -> !named.contains(k.id()) && !changed.contains(k.name()))
+                                .filter(k -> !named.contains(k.id()) && !changed.contains(k.id()))
                                 .limit(MOST_ROWS_ASKED)
                                 .toList());
     }

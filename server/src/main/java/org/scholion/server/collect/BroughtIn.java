@@ -3,7 +3,10 @@ package org.scholion.server.collect;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.formats.json.Texts;
@@ -88,6 +91,48 @@ public class BroughtIn {
                         where b.assessment = :assessment order by b.madeAt desc""", BroughtInLine.class)
                 .setParameter("assessment", assessment)
                 .getResultList();
+    }
+
+    /**
+     * Who has an attempt that says something else than a file.
+     *
+     * @param fromFile it came in from a file; others are never replaced by one
+     * @param read somebody has read an answer of it
+     * @param handedBack it stays as it is
+     */
+    public record OtherAnswers(
+            UUID attempt, UUID student, String name, boolean fromFile, boolean read, boolean handedBack) {
+        boolean mayGo() {
+            return fromFile && !handedBack;
+        }
+    }
+
+    /** Whose these attempts are, and whether they may go. */
+    @Transactional(readOnly = true)
+    Map<UUID, OtherAnswers> stands(Collection<UUID> some) {
+        Map<UUID, OtherAnswers> stands = new LinkedHashMap<>();
+        entities.createQuery("""
+                        select a.id, a.student, p.name,
+                               case when a.way = FILE then true else false end,
+                               case when exists (select 1 from MarkRow m where m.attempt = a.id and m.reading is not null)
+                                 then true else false end,
+                               case when exists (select 1 from ResultRow r where r.attempt = a.id)
+                                 then true else false end
+                        from AttemptRow a join Person p on p.id = a.student where a.id in (:some)
+                        order by p.family, p.given""", OtherAnswers.class)
+                .setParameter("some", some)
+                .getResultList()
+                .forEach(o -> stands.put(o.attempt(), o));
+        return stands;
+    }
+
+    /** Takes attempts away, for what comes in instead. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    void remove(Collection<UUID> some) {
+        if (!some.isEmpty()) {
+            attempts.hold(some);
+            attempts.erase(some);
+        }
     }
 
     /** Notes that a file comes in, and gives the id by which its attempts are known. */

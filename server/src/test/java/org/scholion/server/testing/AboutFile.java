@@ -1,6 +1,8 @@
 package org.scholion.server.testing;
 
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 
 /** What a test says about a file of answers, as the page sends it. */
@@ -10,6 +12,7 @@ public final class AboutFile {
     private final Map<String, String> without = new HashMap<>();
     private final Map<String, Object> columns = new HashMap<>();
     private final Map<String, String> kinds = new HashMap<>();
+    private final List<String> replace = new ArrayList<>();
     private Object twice;
 
     public AboutFile skips(int line) {
@@ -42,6 +45,11 @@ public final class AboutFile {
         return this;
     }
 
+    public AboutFile replaces(String student) {
+        replace.add(student);
+        return this;
+    }
+
     public AboutFile takesLast() {
         twice = "LAST";
         return this;
@@ -61,6 +69,14 @@ public final class AboutFile {
         choices.put("without", without);
         choices.put("twice", twice);
         choices.put("decimalComma", null);
-        return Map.of("how", Map.of("encoding", "", "separator", "", "sheet", 0), "choices", choices, "kinds", kinds);
+        return Map.of(
+                "how",
+                Map.of("encoding", "", "separator", "", "sheet", 0),
+                "choices",
+                choices,
+                "kinds",
+                kinds,
+                "replace",
+                replace);
     }
 }
