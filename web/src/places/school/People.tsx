@@ -10,6 +10,7 @@ import { VirtualRows } from "../../parts/VirtualRows";
 import { t } from "../../text";
 import { moment } from "../../text/figures";
 import { PersonForm, ROLES } from "./PersonForm";
+import { PersonLifetime } from "./PersonLifetime";
 import { PersonMargin } from "./PersonMargin";
 import { type Person, usePeople, usePersonWork } from "./usePeople";
 
@@ -82,12 +83,15 @@ export function People() {
                   </MarginPart>
                 )}
                 {person && (
-                  <PersonMargin
-                    key={person.id}
-                    person={person}
-                    onCodes={(ids) => work.codes.mutate(ids)}
-                    onClose={() => choose(null)}
-                  />
+                  <>
+                    <PersonMargin
+                      key={person.id}
+                      person={person}
+                      onCodes={(ids) => work.codes.mutate(ids)}
+                      onClose={() => choose(null)}
+                    />
+                    <PersonLifetime key={`${person.id} kept`} person={person} />
+                  </>
                 )}
               </>
             }

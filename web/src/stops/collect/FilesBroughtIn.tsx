@@ -79,12 +79,9 @@ function Effect({
   return (
     <Note by="waiting">
       <p>
-        {t(
-          "Answers and marks of {{count}} students go. Bring the file in again at any time.",
-          {
-            count: file.students,
-          },
-        )}
+        {t("Answers and marks of {{count}} students go. Bring the file in again at any time.", {
+          count: file.students,
+        })}
       </p>
       {file.read > 0 && (
         <p className="font-semibold text-waiting">

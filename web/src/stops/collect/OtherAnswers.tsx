@@ -16,9 +16,12 @@ export function OtherAnswers({ view, bringing }: { view: View; bringing: Bringin
     <Note by="waiting">
       <fieldset>
         <legend>
-          {t("{{count}} students are in already with other answers, which stay unless you choose the file’s:", {
-            count: view.changed.length,
-          })}
+          {t(
+            "{{count}} students are in already with other answers, which stay unless you choose the file’s:",
+            {
+              count: view.changed.length,
+            },
+          )}
         </legend>
         <ul>
           {view.changed.map((o) => (

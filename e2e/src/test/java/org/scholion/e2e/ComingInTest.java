@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -86,5 +89,35 @@ class ComingInTest {
         }
         assertThat(lesson.teacher.get(lesson.path("/collect")).ok().get("in").intValue())
                 .isZero();
+    }
+
+    @Test
+    void two_people_who_are_one_are_made_one_and_who_is_erased_has_no_name(Scholion.Running school) {
+        try (Browser berit = new Browser(school.address(), 1280, 800)) {
+            berit.signIn("Berit Straum");
+            String last = "";
+            for (String number : List.of("0880123", "880123")) {
+                Map<String, Object> student = new HashMap<>();
+                student.put("role", "STUDENT");
+                student.put("given", "Oddny");
+                student.put("family", "Brekke");
+                student.put("number", number);
+                student.put("email", null);
+                student.put("username", null);
+                student.put("revision", null);
+                last = school.as("Berit Straum")
+                        .post("/api/people", student)
+                        .ok()
+                        .get("id")
+                        .stringValue();
+            }
+            berit.open("/people?person=" + last);
+            berit.sees("Perhaps the same person").clickButton("They are the same");
+            berit.sees("become those of this person.").isAccessible("Perhaps the same person");
+            berit.clickButton("Make them one").seesNot("Perhaps the same person");
+            berit.clickButton("Erase who this is").sees("Answers and marks stay without a name.");
+            berit.type("Type the name to erase it", "oddny brekke").isAccessible("Erasing");
+            berit.clickButton("Erase").sees("Former").seesNot("Brekke, Oddny").hasNoErrors();
+        }
     }
 }

@@ -113,6 +113,14 @@ public class Post {
         return last;
     }
 
+    /** No letter that anybody ever got is known any more. */
+    @Transactional
+    public void forget(UUID person) {
+        entities.createQuery("delete from MailRow where person = :person")
+                .setParameter("person", person)
+                .executeUpdate();
+    }
+
     /** The last letter of a kind to one person. */
     @Transactional(readOnly = true)
     public Optional<Stand> last(String kind, UUID person) {

@@ -1,10 +1,14 @@
 package org.scholion.server.person;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.scholion.formats.json.Json;
 import org.scholion.server.platform.Me;
+import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -14,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What an administrator does with people. */
 @RestController
@@ -22,8 +27,10 @@ class PeopleController {
     private final People people;
     private final Register register;
     private final Invitations invitations;
+    private final Lifetime lifetime;
 
-    PeopleController(People people, Register register, Invitations invitations) {
+    PeopleController(People people, Register register, Invitations invitations, Lifetime lifetime) {
+        this.lifetime = lifetime;
         this.people = people;
         this.register = register;
         this.invitations = invitations;
@@ -79,5 +86,40 @@ class PeopleController {
     @ResponseStatus(HttpStatus.ACCEPTED)
     LettersAsked invite(@AuthenticationPrincipal Me me, @RequestBody ChosenPeople chosen) {
         return invitations.mail(me, chosen.people());
+    }
+
+    record MergedWith(UUID other) {}
+
+    /** Who could be the same person. */
+    @GetMapping("/{person}/twins")
+    List<Lifetime.Twin> twins(@AuthenticationPrincipal Me me, @PathVariable UUID person) {
+        return lifetime.twins(me, person);
+    }
+
+    /** Everything of the other is this one's, and the other is no more. */
+    @PostMapping("/{person}/merge")
+    People.PersonLine merge(@AuthenticationPrincipal Me me, @PathVariable UUID person, @RequestBody MergedWith wanted) {
+        return lifetime.merge(me, person, wanted.other());
+    }
+
+    /** Everything that is kept of a person, as JSON. */
+    @GetMapping(value = "/{person}/file", produces = "application/json")
+    ResponseEntity<String> file(@AuthenticationPrincipal Me me, @PathVariable UUID person) {
+        ObjectNode file = lifetime.file(me, person);
+        return ResponseEntity.ok()
+                .header(
+                        "Content-Disposition",
+                        ContentDisposition.attachment()
+                                .filename(Lifetime.fileName(file), StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(Json.write(file));
+    }
+
+    /** Forgets who somebody is. */
+    @PostMapping("/{person}/erase")
+    People.PersonLine erase(
+            @AuthenticationPrincipal Me me, @PathVariable UUID person, @RequestBody Lifetime.Forgetting wanted) {
+        return lifetime.forget(me, person, wanted);
     }
 }

@@ -2,6 +2,8 @@ package org.scholion.server.platform;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -28,6 +30,9 @@ public class Deeds {
         PERSON_CHANGED,
         PERSON_DISABLED,
         PERSON_ENABLED,
+        PERSON_EXPORTED,
+        PERSON_ERASED,
+        PEOPLE_MERGED,
         CODES_MADE,
         LINK_MADE,
         INVITED,
@@ -59,5 +64,34 @@ public class Deeds {
     @Transactional
     public void note(UUID school, @Nullable UUID by, What what, @Nullable UUID about, String facts) {
         entities.persist(new DeedRow(school, ids.next(), clock.instant(), by, what, about, facts));
+    }
+
+    /** What was done, as it was noted. */
+    public record Deed(Instant at, What what, String facts) {}
+
+    /** What was done to somebody, the oldest first. */
+    @Transactional(readOnly = true)
+    public List<Deed> about(UUID school, UUID about) {
+        return entities.createQuery(
+                        "select at, what, facts from DeedRow where school = :school and about = :about order by at, id",
+                        Deed.class)
+                .setParameter("school", school)
+                .setParameter("about", about)
+                .getResultList();
+    }
+
+    /** Puts another name in the place of whom deeds were done to: the law goes before the record. */
+    @Transactional
+    public void forget(UUID school, UUID about, String was, String name) {
+        // A record that never changes otherwise, so that Hibernate's own language refuses to. Who got a course stands
+        // there by name; where somebody was moved to is no name.
+        entities.createNativeQuery("update deed set facts = :name where school_id = :school and"
+                        + " (about = :about and what <> 'STUDENT_MOVED'"
+                        + " or what in ('TEACHER_ADDED', 'TEACHER_REMOVED') and facts = :was)")
+                .setParameter("name", name)
+                .setParameter("school", school)
+                .setParameter("about", about)
+                .setParameter("was", was)
+                .executeUpdate();
     }
 }

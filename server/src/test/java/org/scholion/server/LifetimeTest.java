@@ -1,0 +1,156 @@
+package org.scholion.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.scholion.server.ledger.Standings;
+import org.scholion.server.testing.Lesson;
+import org.scholion.server.testing.Scholion;
+import org.scholion.server.testing.Together;
+import org.scholion.server.testing.Visitor;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import tools.jackson.databind.JsonNode;
+
+/** People who are twice become one, are given what is kept of them, and are forgotten. */
+@ExtendWith(Scholion.class)
+class LifetimeTest {
+    private static JsonNode add(Visitor berit, String given, String family, String number) {
+        Map<String, Object> body = new HashMap<>();
+        body.put("role", "STUDENT");
+        body.put("given", given);
+        body.put("family", family);
+        body.put("number", number);
+        body.put("email", null);
+        body.put("username", null);
+        body.put("revision", null);
+        return berit.post("/api/people", body).ok();
+    }
+
+    private static JsonNode find(Visitor berit, String name) {
+        return berit.get("/api/people")
+                .ok()
+                .valueStream()
+                .filter(p ->
+                        (p.get("given").stringValue() + " " + p.get("family").stringValue()).equals(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static String path(JsonNode person, String rest) {
+        return "/api/people/" + person.get("id").stringValue() + rest;
+    }
+
+    private static Visitor.Reply merge(Visitor berit, JsonNode stays, JsonNode goes) {
+        return berit.post(path(stays, "/merge"), Map.of("other", goes.get("id").stringValue()));
+    }
+
+    @Test
+    void two_who_are_one_keep_all_answers_marks_results_and_queries(Scholion.Running school, Standings standings) {
+        Visitor berit = school.as("Berit Straum");
+        Lesson lesson = Lesson.given(school, "Whose answers", "A")
+                .sits("Lotte Marrin", List.of("a"), "bowline", "10 nmi", "because");
+        lesson.handsBack("Lotte Marrin").ok();
+        JsonNode lotte = find(berit, "Lotte Marrin");
+        JsonNode twin = add(berit, "Marrin", "Lotte", "77001");
+        assertThat(berit.get(path(lotte, "/twins"))
+                        .ok()
+                        .valueStream()
+                        .map(t -> t.get("person").get("number").stringValue()))
+                .contains("77001");
+        JsonNode one = merge(berit, twin, lotte).ok();
+        assertThat(one.get("number").stringValue()).as("its own stays").isEqualTo("77001");
+        assertThat(berit.get("/api/people").body())
+                .doesNotContain(lotte.get("id").stringValue());
+        JsonNode file = berit.get(path(twin, "/file")).ok();
+        assertThat(file.get("attempts").toString()).contains("bowline", "Whose answers");
+        assertThat(file.get("results").toString()).contains("Whose answers");
+        assertThat(file.get("rosters")).isNotEmpty();
+        assertThat(lesson.teacher.get(lesson.path("/collect")).ok().toString()).contains("Marrin");
+        assertThat(standings.differences()).isEmpty();
+        // The demo has its student back under the name that other tests know.
+        JsonNode again = find(berit, "Marrin Lotte");
+        Map<String, Object> named = new HashMap<>();
+        named.put("role", "STUDENT");
+        named.put("given", "Lotte");
+        named.put("family", "Marrin");
+        named.put("number", lotte.get("number").stringValue());
+        named.put(
+                "email", lotte.get("email").isNull() ? null : lotte.get("email").stringValue());
+        named.put("username", lotte.get("username").stringValue());
+        named.put("revision", again.get("revision").intValue());
+        berit.put(path(again, ""), named).ok();
+    }
+
+    @Test
+    void who_has_answered_the_same_paper_twice_stays_two(Scholion.Running school) {
+        Visitor berit = school.as("Berit Straum");
+        Lesson.given(school, "Answered by both", "A")
+                .sits("Tamsin Orrel", List.of("a"), "x", "y", "z")
+                .sits("Noor Haddix", List.of("a"), "x", "y", "z");
+        Visitor.Reply refused = merge(berit, find(berit, "Tamsin Orrel"), find(berit, "Noor Haddix"))
+                .isRefused(409);
+        assertThat(refused.code()).isEqualTo("clash");
+        assertThat(refused.detail()).contains("answers of both to Answered by both", "Nothing was changed.");
+        merge(berit, find(berit, "Tamsin Orrel"), find(berit, "Yuki Tarn")).isRefused(409);
+        assertThat(find(berit, "Noor Haddix")).isNotNull();
+    }
+
+    @Test
+    void of_two_who_merge_the_same_two_at_once_the_second_is_told(Scholion.Running school) {
+        Visitor berit = school.as("Berit Straum");
+        JsonNode a = add(berit, "Twice", "Addedly", "77010");
+        JsonNode b = add(berit, "Twice", "Addedly", "77011");
+        List<Integer> both = Together.times(
+                2,
+                i -> merge(school.as("Berit Straum"), i == 0 ? a : b, i == 0 ? b : a)
+                        .status());
+        assertThat(both).containsExactlyInAnyOrder(200, 404);
+    }
+
+    @Test
+    void teachers_and_oneself_are_not_merged_and_nobody_else_may(Scholion.Running school) {
+        Visitor berit = school.as("Berit Straum");
+        JsonNode aud = find(berit, "Aud Meller");
+        JsonNode tamsin = find(berit, "Tamsin Orrel");
+        assertThat(merge(berit, tamsin, aud).isRefused(409).code()).isEqualTo("no-students");
+        merge(berit, tamsin, tamsin).isRefused(422);
+        for (String rest : List.of("/twins", "/file")) {
+            school.as("Aud Meller").get(path(tamsin, rest)).isRefused(404);
+            school.as("Tamsin Orrel").get(path(tamsin, rest)).isRefused(403);
+        }
+        berit.get("/api/people/" + UUID.randomUUID() + "/file").isRefused(404);
+    }
+
+    @Test
+    void who_is_erased_has_no_name_anywhere(Scholion.Running school, JdbcClient db) {
+        Visitor berit = school.as("Berit Straum");
+        JsonNode gone = add(berit, "Ragnfrid", "Vanishing", "77020");
+        berit.post(path(gone, "/link"), null).ok();
+        berit.post(path(gone, "/erase"), Map.of("name", "Somebody Else")).isRefused(422);
+        assertThat(find(berit, "Ragnfrid Vanishing").get("disabled").booleanValue())
+                .isFalse();
+        JsonNode erased = berit.post(path(gone, "/erase"), Map.of("name", "ragnfrid vanishing"))
+                .ok();
+        assertThat(erased.get("given").stringValue()).isEqualTo("Former");
+        assertThat(erased.get("disabled").booleanValue()).isTrue();
+        assertThat(erased.get("number").isNull()).isTrue();
+        for (String table : List.of("person", "deed", "mail", "way_in")) {
+            assertThat(db.sql("select count(*) from " + table + " t where t::text ilike '%vanishing%'")
+                            .query(Integer.class)
+                            .single())
+                    .as(table)
+                    .isZero();
+        }
+        JsonNode audit = berit.get("/api/school/record").ok();
+        assertThat(audit.toString()).contains("PERSON_ERASED").doesNotContain("Vanishing");
+        assertThat(berit.post(path(find(berit, "Berit Straum"), "/erase"), Map.of("name", "Berit Straum"))
+                        .isRefused(409)
+                        .code())
+                .isEqualTo("yourself");
+    }
+}
