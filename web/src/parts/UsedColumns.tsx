@@ -10,46 +10,50 @@ export function UsedColumns<R extends string>({
   uses: [R, string][];
   onChoose: (index: number, role: R) => void;
 }) {
+  // Where every column is known, what they make is looked at first.
+  const asks = columns.some((c) => c.role === "LEFT_OUT");
   return (
-    <table className="mt-4 w-full">
-      <caption className="pb-1 text-left text-small font-semibold text-soft">
+    <details className="mt-4" open={asks}>
+      <summary className="cursor-pointer text-small font-semibold text-soft">
         {t("Columns and what each one holds")}
-      </caption>
-      <thead>
-        <tr className="border-b border-rule text-left text-small text-soft">
-          <th scope="col" className="font-normal">
-            {t("Column")}
-          </th>
-          <th scope="col" className="font-normal">
-            {t("Used as")}
-          </th>
-          <th scope="col" className="font-normal">
-            {t("Why")}
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {columns.map((c) => (
-          <tr key={c.index} className="border-b border-rule">
-            <td className="py-1 font-script wrap-anywhere">{c.name || t("(no name)")}</td>
-            <td>
-              <select
-                aria-label={t("what {{name}} is", { name: c.name })}
-                value={c.role}
-                className="rounded-corner border border-rule bg-sheet"
-                onChange={(e) => onChoose(c.index, e.target.value as R)}
-              >
-                {uses.map(([id, words]) => (
-                  <option key={id} value={id}>
-                    {t(words)}
-                  </option>
-                ))}
-              </select>
-            </td>
-            <td className="text-small text-soft">{c.because}</td>
+      </summary>
+      <table className="mt-2 w-full">
+        <thead>
+          <tr className="border-b border-rule text-left text-small text-soft">
+            <th scope="col" className="font-normal">
+              {t("Column")}
+            </th>
+            <th scope="col" className="font-normal">
+              {t("Used as")}
+            </th>
+            <th scope="col" className="font-normal">
+              {t("Why")}
+            </th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {columns.map((c) => (
+            <tr key={c.index} className="border-b border-rule">
+              <td className="py-1 font-script wrap-anywhere">{c.name || t("(no name)")}</td>
+              <td>
+                <select
+                  aria-label={t("what {{name}} is", { name: c.name })}
+                  value={c.role}
+                  className="rounded-corner border border-rule bg-sheet"
+                  onChange={(e) => onChoose(c.index, e.target.value as R)}
+                >
+                  {uses.map(([id, words]) => (
+                    <option key={id} value={id}>
+                      {t(words)}
+                    </option>
+                  ))}
+                </select>
+              </td>
+              <td className="text-small text-soft">{c.because}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </details>
   );
 }

@@ -105,6 +105,9 @@ function Taking({ preview, source }: { preview: Preview; source: ReturnType<type
         >
           {t("Take {{count}} standards", { count })}
         </Button>
+        {title.trim() === "" && (
+          <p className="mt-1 text-small text-waiting">{t("Give the framework a title first.")}</p>
+        )}
       </MarginPart>
       {preview.notes.length > 0 && (
         <MarginPart title={t("Not as it stands in the file")}>

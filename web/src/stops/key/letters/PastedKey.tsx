@@ -38,7 +38,7 @@ export function PastedKey({
           <li key={`${s.row} ${i}`} className="whitespace-nowrap">
             <span className="text-soft">{s.row}</span>{" "}
             <strong className={s.fits ? "text-by-rule" : "text-waiting"}>{s.answer}</strong>
-            {!s.fits && <span className="text-small text-waiting"> {t("fits not")}</span>}
+            {!s.fits && <span className="text-small text-waiting"> {t("does not fit")}</span>}
             {s.replaces && <span className="text-small text-soft"> {t("changes")}</span>}
           </li>
         ))}

@@ -108,6 +108,14 @@ describe("letters pasted from anywhere", () => {
     expect(rowKind(after[1] as Item)).toBe("truth");
     expect(after[1]?.key).toEqual(["f"]);
   });
+  it("are true and false where a key has nothing but T and F", () => {
+    const { rows: after } = paste("1. T 2. F 3. T");
+    expect(after.slice(0, 3).map((r) => [rowKind(r), r.key?.[0]])).toEqual([
+      ["truth", "t"],
+      ["truth", "f"],
+      ["truth", "t"],
+    ]);
+  });
   it("tell which keys they would change, and which rows are named twice", () => {
     const has = paste("1. A 2. B").rows;
     const { says, twice } = paste("1. A 2. C 3. D 3. B", has);

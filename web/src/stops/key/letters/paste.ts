@@ -15,7 +15,7 @@ export type Pasting = {
 
 /** The rows with a pasted key; where it has no numbers, from a place on. */
 export function pasting(items: Item[], rows: Item[], at: number, text: string, alphabet: Alphabet): Pasting {
-  const answers = placed(readPasted(text), at);
+  const answers = placed(truths(readPasted(text)), at);
   const last = Math.max(0, ...answers.map((a) => a.row));
   const next = [...rows];
   while (next.length < last) {
@@ -32,6 +32,14 @@ export function pasting(items: Item[], rows: Item[], at: number, text: string, a
     return { row, answer: letters.join(" "), replaces: fits !== null && replaces, fits: fits !== null };
   });
   return { rows: next, says, twice: twice(answers) };
+}
+
+/** A key of nothing but T and F is one of true and false. */
+function truths(answers: Answer[]): Answer[] {
+  const all = answers.flatMap((a) => a.letters).filter(Boolean);
+  return all.includes("T") && all.every((l) => l === "T" || l === "F")
+    ? answers.map((a) => ({ ...a, letters: a.letters.map((l) => (l === "T" ? "TRUE" : "FALSE")) }))
+    : answers;
 }
 
 type Placed = { row: number; letters: string[] };
