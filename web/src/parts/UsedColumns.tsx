@@ -1,3 +1,4 @@
+import { useEffect, useState } from "react";
 import { t } from "../text";
 
 /** What each column of a file's table is taken for, and why; another use can be chosen. */
@@ -10,10 +11,14 @@ export function UsedColumns<R extends string>({
   uses: [R, string][];
   onChoose: (index: number, role: R) => void;
 }) {
-  // Where every column is known, what they make is looked at first.
+  // Where every column is known, what they make is looked at first; what was opened stays open.
   const asks = columns.some((c) => c.role === "LEFT_OUT");
+  const [open, setOpen] = useState(asks);
+  useEffect(() => {
+    asks && setOpen(true);
+  }, [asks]);
   return (
-    <details className="mt-4" open={asks}>
+    <details className="mt-4" open={open} onToggle={(e) => setOpen(e.currentTarget.open)}>
       <summary className="cursor-pointer text-small font-semibold text-soft">
         {t("Columns and what each one holds")}
       </summary>

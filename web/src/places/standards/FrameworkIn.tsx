@@ -3,10 +3,10 @@ import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api, ok } from "../../api/client";
 import { Button } from "../../parts/Button";
-import { Field } from "../../parts/Field";
 import { MarginPart } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
+import { TitleAndVersion } from "./TitleAndVersion";
 
 /** An empty framework to begin with, or the way to bring one in. */
 export function FrameworkIn() {
@@ -31,20 +31,7 @@ export function FrameworkIn() {
   });
   return (
     <MarginPart title={t("Add a framework")}>
-      <div className="mb-2 flex gap-2">
-        <Field
-          label={t("Title")}
-          value={title}
-          className="flex-1"
-          onChange={(e) => setTitle(e.target.value)}
-        />
-        <Field
-          label={t("Version")}
-          value={version}
-          className="w-20"
-          onChange={(e) => setVersion(e.target.value)}
-        />
-      </div>
+      <TitleAndVersion title={title} version={version} onTitle={setTitle} onVersion={setVersion} />
       <Button look="quiet" disabled={title.trim() === "" || begin.isPending} onClick={() => begin.mutate()}>
         {t("Start an empty one")}
       </Button>

@@ -1,7 +1,6 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import { Button } from "../../parts/Button";
-import { Field } from "../../parts/Field";
 import { FileReading } from "../../parts/FileReading";
 import { PasteOrFile } from "../../parts/PasteOrFile";
 import { MarginPart, Note, Sheet } from "../../parts/Sheet";
@@ -9,6 +8,7 @@ import { Empty, Trouble } from "../../parts/States";
 import { UsedColumns } from "../../parts/UsedColumns";
 import type { FrameworkFile } from "../../stops/key/definition";
 import { t } from "../../text";
+import { TitleAndVersion } from "./TitleAndVersion";
 import { inTree } from "./tree";
 import { type Preview, type Role, useStandardsIn } from "./useStandardsIn";
 
@@ -84,20 +84,7 @@ function Taking({ preview, source }: { preview: Preview; source: ReturnType<type
             </p>
           ))}
         </Note>
-        <div className="my-2 flex gap-2">
-          <Field
-            label={t("Title")}
-            value={title}
-            className="flex-1"
-            onChange={(e) => setTitle(e.target.value)}
-          />
-          <Field
-            label={t("Version")}
-            value={version}
-            className="w-20"
-            onChange={(e) => setVersion(e.target.value)}
-          />
-        </div>
+        <TitleAndVersion title={title} version={version} onTitle={setTitle} onVersion={setVersion} />
         <Button
           look="strong"
           disabled={title.trim() === "" || count === 0 || preview.faults.length > 0 || source.isTaking}

@@ -61,7 +61,6 @@ class ComingInTest {
                     .sees("K1 is there twice with the same words; it comes in once")
                     .sees("'Hitches' has no code; it comes in as N1")
                     .isAccessible("A framework, found");
-            aud.picture("standards-in");
             aud.type("Title", "Knots of the harbour").clickButton("Take 4 standards");
             aud.sees("Knots of the harbour 1").sees("Loops").hasNoErrors();
         }
