@@ -134,7 +134,7 @@ final class Browser implements AutoCloseable {
 
     /** Waits until the text is on the page. */
     Browser sees(String text) {
-        waitUntil(() -> text().contains(text), "'" + text + "' in: " + text());
+        waitUntil(() -> text().contains(text), "'" + text + "'");
         return this;
     }
 

@@ -1,7 +1,7 @@
 package org.scholion.server.testing;
 
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.extension.ExtensionContext;
-import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
 import org.scholion.server.ScholionApplication;
@@ -14,6 +14,7 @@ import org.springframework.context.ConfigurableApplicationContext;
  * Hands in the {@link Running} application, or a bean of it.
  */
 public final class Scholion implements ParameterResolver {
+    private static @Nullable Running shared;
 
     /** The running application. */
     public static final class Running implements AutoCloseable {
@@ -80,6 +81,17 @@ public final class Scholion implements ParameterResolver {
         }
     }
 
+    /** Where tests run in several forks each class is a run of its own, and only the JVM outlives it. */
+    private static synchronized Running running() {
+        Running running = shared;
+        if (running == null) {
+            running = new Running();
+            shared = running;
+            Runtime.getRuntime().addShutdownHook(new Thread(running::close));
+        }
+        return running;
+    }
+
     @Override
     public boolean supportsParameter(ParameterContext parameter, ExtensionContext extension) {
         return true;
@@ -87,10 +99,7 @@ public final class Scholion implements ParameterResolver {
 
     @Override
     public Object resolveParameter(ParameterContext parameter, ExtensionContext extension) {
-        Running running = extension
-                .getRoot()
-                .getStore(Namespace.create(Scholion.class))
-                .getOrComputeIfAbsent("running", key -> new Running(), Running.class);
+        Running running = running();
         Class<?> type = parameter.getParameter().getType();
         return type == Running.class ? running : running.bean(type);
     }
