@@ -70,7 +70,7 @@ function Earlier({ chosen, all }: { chosen: Schemas["FrameworkLine"]; all: Schem
       <ul>
         {others.map((f) => (
           <li key={f.id}>
-            <Link className="underline" to={`/standards/${chosen.id}/from/${f.id}`}>
+            <Link className="block py-0.5 underline" to={`/standards/${chosen.id}/from/${f.id}`}>
               {t("from {{title}} {{version}}", { title: f.title, version: f.version })}
             </Link>
           </li>

@@ -17,9 +17,12 @@ export function useStandardsIn() {
   const navigate = useNavigate();
   const [file, setFile] = useState<File | null>(null);
   const [asked, setAsked] = useState(NOTHING);
+  // What was found stays in view while another choice about the same file is looked at.
+  const [found, setFound] = useState<Preview | null>(null);
   const preview = useMutation({
     mutationFn: ({ f, a }: { f: File; a: Asked }) =>
       sendFile<Preview>(`${FILE}/preview`, f, { asked: JSON.stringify(a) }),
+    onSuccess: setFound,
   });
   const take = useMutation({
     mutationFn: ({ title, version }: { title: string; version: string }) =>
@@ -35,11 +38,12 @@ export function useStandardsIn() {
   };
   return {
     asked,
-    preview: preview.data,
+    preview: found,
     error: preview.error ?? take.error,
     isTaking: take.isPending,
     readFile: (chosen: File) => {
       setFile(chosen);
+      setFound(null);
       setAsked(NOTHING);
       preview.mutate({ f: chosen, a: NOTHING });
     },

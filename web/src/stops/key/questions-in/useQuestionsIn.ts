@@ -15,6 +15,8 @@ const NOTHING: Asked = { how: AS_FOUND, said: { roles: {}, mark: "UNSURE" } };
 export function useQuestionsIn(assessment: string) {
   const [file, setFile] = useState<File | null>(null);
   const [asked, setAsked] = useState(NOTHING);
+  // What was found stays in view while another choice about the same file is looked at.
+  const [found, setFound] = useState<Found | null>(null);
   const read = useMutation({
     mutationFn: async (from: { file: File; asked: Asked } | { text: string }) =>
       "text" in from
@@ -27,6 +29,7 @@ export function useQuestionsIn(assessment: string) {
         : sendFile<Found>(`/api/assessments/${assessment}/questions-in`, from.file, {
             asked: JSON.stringify(from.asked),
           }),
+    onSuccess: setFound,
   });
   const ask = (next: Asked) => {
     setAsked(next);
@@ -35,16 +38,18 @@ export function useQuestionsIn(assessment: string) {
   return {
     file,
     asked,
-    found: read.data,
+    found,
     error: read.error,
     isReading: read.isPending,
     readFile: (chosen: File) => {
       setFile(chosen);
+      setFound(null);
       setAsked(NOTHING);
       read.mutate({ file: chosen, asked: NOTHING });
     },
     readText: (text: string) => {
       setFile(null);
+      setFound(null);
       read.mutate({ text });
     },
     /** What a column is, whatever it was taken for. */

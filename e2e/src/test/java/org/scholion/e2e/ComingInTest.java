@@ -62,7 +62,12 @@ class ComingInTest {
                     .sees("'Hitches' has no code; it comes in as N1")
                     .isAccessible("A framework, found");
             aud.type("Title", "Knots of the harbour").clickButton("Take 4 standards");
-            aud.sees("Knots of the harbour 1").sees("Loops").hasNoErrors();
+            aud.sees("Knots of the harbour 1").sees("Loops").isAccessible("Standards, three frameworks");
+            aud.hasNoErrors();
+            String page = String.valueOf(aud.evaluate("return location.pathname"));
+            school.as("Aud Meller")
+                    .delete("/api" + page.replace("/standards/", "/frameworks/"))
+                    .ok();
         }
     }
 
