@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
 import { type Schemas, sendFile } from "../../api/client";
 import { AS_FOUND, type How } from "../../parts/FileReading";
+import { useFileLook } from "../../parts/useFileLook";
 
 export type Effect = Schemas["RosterEffect"];
 export type Row = Schemas["RosterRow"];
@@ -21,13 +21,11 @@ const NOTHING: Asked = { how: AS_FOUND, columns: {}, section: "", only: [], deci
 /** A roster file: what is said about it, what it would change, and taking it. */
 export function useRosterIn(course: string) {
   const client = useQueryClient();
-  const [file, setFile] = useState<File | null>(null);
-  const [asked, setAsked] = useState(NOTHING);
   const path = `/api/courses/${course}/roster`;
-  const preview = useMutation({
-    mutationFn: ({ f, a }: { f: File; a: Asked }) =>
-      sendFile<Effect>(`${path}/preview`, f, { asked: JSON.stringify(a) }),
-  });
+  const look = useFileLook(NOTHING, (f, a) =>
+    sendFile<Effect>(`${path}/preview`, f, { asked: JSON.stringify(a) }),
+  );
+  const { file, asked } = look;
   const take = useMutation({
     mutationFn: (f: File) => sendFile<Effect>(path, f, { asked: JSON.stringify(asked) }),
     onSuccess: () => {
@@ -35,20 +33,20 @@ export function useRosterIn(course: string) {
       void client.invalidateQueries({ queryKey: ["courses"] });
     },
   });
-  const look = (f: File, a: Asked) => {
-    setFile(f);
-    setAsked(a);
-    take.reset();
-    preview.mutate({ f, a });
-  };
   return {
     file,
     asked,
-    effect: preview.data,
-    looking: preview.isPending,
-    error: preview.error ?? take.error,
-    choose: (f: File) => look(f, NOTHING),
-    say: (part: Partial<Asked>) => file && look(file, { ...asked, ...part }),
+    effect: look.found ?? undefined,
+    looking: look.isLooking,
+    error: look.error ?? take.error,
+    choose: (f: File) => {
+      take.reset();
+      look.choose(f);
+    },
+    say: (part: Partial<Asked>) => {
+      take.reset();
+      look.ask({ ...asked, ...part });
+    },
     take: () => file && take.mutate(file),
     taking: take.isPending,
     taken: take.data,

@@ -87,7 +87,13 @@ function Taking({ preview, source }: { preview: Preview; source: ReturnType<type
         <TitleAndVersion title={title} version={version} onTitle={setTitle} onVersion={setVersion} />
         <Button
           look="strong"
-          disabled={title.trim() === "" || count === 0 || preview.faults.length > 0 || source.isTaking}
+          disabled={
+            title.trim() === "" ||
+            count === 0 ||
+            preview.faults.length > 0 ||
+            source.isLooking ||
+            source.isTaking
+          }
           onClick={() => source.take({ title, version })}
         >
           {t("Take {{count}} standards", { count })}

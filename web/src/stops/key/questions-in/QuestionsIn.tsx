@@ -79,7 +79,7 @@ export function QuestionsIn({ assessment, draft }: KeyPage) {
                   </p>
                 ))}
               </Note>
-              <Button look="strong" disabled={good.length === 0} onClick={take}>
+              <Button look="strong" disabled={good.length === 0 || source.isReading} onClick={take}>
                 {t("Add {{count}} questions to the key", { count: good.length })}
               </Button>
             </MarginPart>

@@ -1,7 +1,7 @@
 import { useMutation } from "@tanstack/react-query";
-import { useState } from "react";
 import { api, ok, type Schemas, sendFile } from "../../../api/client";
 import { AS_FOUND, type How } from "../../../parts/FileReading";
+import { useFileLook } from "../../../parts/useFileLook";
 
 export type Found = Schemas["QuestionsFound"];
 export type Mark = Found["mark"];
@@ -13,44 +13,32 @@ const NOTHING: Asked = { how: AS_FOUND, said: { roles: {}, mark: "UNSURE" } };
 
 /** A file or a text of questions: what is said about it, and what it holds. */
 export function useQuestionsIn(assessment: string) {
-  const [file, setFile] = useState<File | null>(null);
-  const [asked, setAsked] = useState(NOTHING);
-  // What was found stays in view while another choice about the same file is looked at.
-  const [found, setFound] = useState<Found | null>(null);
-  const read = useMutation({
-    mutationFn: async (from: { file: File; asked: Asked } | { text: string }) =>
-      "text" in from
-        ? ok(
-            api.POST("/api/assessments/{assessment}/questions-text", {
-              params: { path: { assessment } },
-              body: { text: from.text },
-            }),
-          )
-        : sendFile<Found>(`/api/assessments/${assessment}/questions-in`, from.file, {
-            asked: JSON.stringify(from.asked),
-          }),
-    onSuccess: setFound,
+  const look = useFileLook(NOTHING, (file, asked) =>
+    sendFile<Found>(`/api/assessments/${assessment}/questions-in`, file, { asked: JSON.stringify(asked) }),
+  );
+  const typed = useMutation({
+    mutationFn: (text: string) =>
+      ok(
+        api.POST("/api/assessments/{assessment}/questions-text", {
+          params: { path: { assessment } },
+          body: { text },
+        }),
+      ),
   });
-  const ask = (next: Asked) => {
-    setAsked(next);
-    file && read.mutate({ file, asked: next });
-  };
+  const { asked, ask } = look;
   return {
-    file,
+    file: look.file,
     asked,
-    found,
-    error: read.error,
-    isReading: read.isPending,
+    found: look.found ?? typed.data ?? null,
+    error: look.error ?? typed.error,
+    isReading: look.isLooking || typed.isPending,
     readFile: (chosen: File) => {
-      setFile(chosen);
-      setFound(null);
-      setAsked(NOTHING);
-      read.mutate({ file: chosen, asked: NOTHING });
+      typed.reset();
+      look.choose(chosen);
     },
     readText: (text: string) => {
-      setFile(null);
-      setFound(null);
-      read.mutate({ text });
+      look.clear();
+      typed.mutate(text);
     },
     /** What a column is, whatever it was taken for. */
     setRole: (column: number, role: Role) =>

@@ -6,7 +6,6 @@ create table brought_in (
   file text not null,
   made_by uuid not null references person,
   made_at timestamptz not null,
-  students integer not null,
   taken_back_by uuid references person,
   taken_back_at timestamptz
 );

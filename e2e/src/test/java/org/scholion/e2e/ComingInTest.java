@@ -5,13 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.scholion.server.testing.Lesson;
+import org.scholion.server.testing.PersonBody;
 import org.scholion.server.testing.Scholion;
 
 /** People who are invited by mail, frameworks from a paste, and files of answers that are taken back. */
@@ -101,17 +100,9 @@ class ComingInTest {
             berit.signIn("Berit Straum");
             String last = "";
             for (String number : List.of("0880123", "880123")) {
-                Map<String, Object> student = new HashMap<>();
-                student.put("role", "STUDENT");
-                student.put("given", "Oddny");
-                student.put("family", "Brekke");
-                student.put("number", number);
-                student.put("email", null);
-                student.put("username", null);
-                student.put("revision", null);
-                last = school.as("Berit Straum")
-                        .post("/api/people", student)
-                        .ok()
+                last = new PersonBody("STUDENT", "Oddny", "Brekke")
+                        .with("number", number)
+                        .add(school.as("Berit Straum"))
                         .get("id")
                         .stringValue();
             }

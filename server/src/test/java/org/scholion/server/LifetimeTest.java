@@ -2,7 +2,6 @@ package org.scholion.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -10,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.scholion.server.ledger.Standings;
 import org.scholion.server.testing.Lesson;
+import org.scholion.server.testing.PersonBody;
 import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.Together;
 import org.scholion.server.testing.Visitor;
@@ -20,15 +20,7 @@ import tools.jackson.databind.JsonNode;
 @ExtendWith(Scholion.class)
 class LifetimeTest {
     private static JsonNode add(Visitor berit, String given, String family, String number) {
-        Map<String, Object> body = new HashMap<>();
-        body.put("role", "STUDENT");
-        body.put("given", given);
-        body.put("family", family);
-        body.put("number", number);
-        body.put("email", null);
-        body.put("username", null);
-        body.put("revision", null);
-        return berit.post("/api/people", body).ok();
+        return new PersonBody("STUDENT", given, family).with("number", number).add(berit);
     }
 
     private static JsonNode find(Visitor berit, String name) {
@@ -74,16 +66,12 @@ class LifetimeTest {
         assertThat(standings.differences()).isEmpty();
         // The demo has its student back under the name that other tests know.
         JsonNode again = find(berit, "Marrin Lotte");
-        Map<String, Object> named = new HashMap<>();
-        named.put("role", "STUDENT");
-        named.put("given", "Lotte");
-        named.put("family", "Marrin");
-        named.put("number", lotte.get("number").stringValue());
-        named.put(
-                "email", lotte.get("email").isNull() ? null : lotte.get("email").stringValue());
-        named.put("username", lotte.get("username").stringValue());
-        named.put("revision", again.get("revision").intValue());
-        berit.put(path(again, ""), named).ok();
+        PersonBody named = new PersonBody("STUDENT", "Lotte", "Marrin")
+                .with("number", lotte.get("number").stringValue())
+                .with("email", lotte.get("email").asString(null))
+                .with("username", lotte.get("username").stringValue())
+                .with("revision", again.get("revision").intValue());
+        berit.put(path(again, ""), named.fields()).ok();
     }
 
     @Test

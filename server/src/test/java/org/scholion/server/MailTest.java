@@ -13,6 +13,7 @@ import java.util.function.Supplier;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.scholion.server.mail.SimulatedServer;
+import org.scholion.server.testing.PersonBody;
 import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.Visitor;
 import org.springframework.context.SmartLifecycle;
@@ -23,15 +24,7 @@ import tools.jackson.databind.JsonNode;
 @ExtendWith(Scholion.class)
 class MailTest {
     private static JsonNode add(Visitor berit, String given, String family, String email) {
-        Map<String, Object> body = new HashMap<>();
-        body.put("role", "TEACHER");
-        body.put("given", given);
-        body.put("family", family);
-        body.put("number", null);
-        body.put("email", email);
-        body.put("username", null);
-        body.put("revision", null);
-        return berit.post("/api/people", body).ok();
+        return new PersonBody("TEACHER", given, family).with("email", email).add(berit);
     }
 
     private static List<JsonNode> mailTo(Scholion.Running school, String address) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.scholion.server.testing.PersonBody;
 import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.Together;
 import org.scholion.server.testing.Visitor;
@@ -17,15 +18,7 @@ import tools.jackson.databind.JsonNode;
 @ExtendWith(Scholion.class)
 class WaysInTest {
     private static Map<String, Object> person(String role, String given, String family) {
-        Map<String, Object> body = new HashMap<>();
-        body.put("role", role);
-        body.put("given", given);
-        body.put("family", family);
-        body.put("number", null);
-        body.put("email", null);
-        body.put("username", null);
-        body.put("revision", null);
-        return body;
+        return new PersonBody(role, given, family).fields();
     }
 
     private static Map<String, Object> firstSchool(String word, String username) {

@@ -1,6 +1,5 @@
 package org.scholion.formats.questions;
 
-import java.util.ArrayList;
 import java.util.List;
 import org.scholion.formats.table.Grid;
 import org.scholion.formats.table.Heading;
@@ -11,32 +10,23 @@ import org.scholion.formats.table.Table;
  * questions, and a table may begin at once with its first question.
  */
 record QuestionHeading(Table table, List<String> notes) {
-    private static final int LOOKED_AT = 12;
     private static final int LONGEST_NAME = 40;
 
     static QuestionHeading of(Grid grid) {
-        List<Table.Row> rows = grid.rows();
-        int best = -1;
-        long most = 0;
-        for (int i = 0; i < Math.min(LOOKED_AT, rows.size()); i++) {
-            long names = names(rows.get(i).cells());
-            if (names > most) {
-                most = names;
-                best = i;
-            }
+        Heading heading = Heading.naming(grid, QuestionHeading::names);
+        if (heading.rows() == 0 && looksLikeNames(grid.rows().get(0).cells())) {
+            heading = new Heading(0, 1);
         }
-        if (best < 0) {
-            boolean looksLikeOne = rows.get(0).cells().stream()
-                    .allMatch(c ->
-                            c.strip().length() <= LONGEST_NAME / 2 && !c.strip().endsWith("?"));
-            return new QuestionHeading(new Heading(0, looksLikeOne ? 1 : 0).table(grid), List.of());
-        }
-        List<String> notes = new ArrayList<>();
-        for (Table.Row row : rows.subList(0, best)) {
-            notes.add("Line " + row.line() + " stands above the heading and is no question: "
-                    + String.join(" ", row.cells()).strip());
-        }
-        return new QuestionHeading(new Heading(best, 1).table(grid), notes);
+        List<String> notes = heading.above(grid).stream()
+                .map(row -> "Line " + row.line() + " stands above the heading and is no question: "
+                        + String.join(" ", row.cells()).strip())
+                .toList();
+        return new QuestionHeading(heading.table(grid), notes);
+    }
+
+    /** Short words that ask nothing, whatever they mean. */
+    private static boolean looksLikeNames(List<String> cells) {
+        return cells.stream().map(String::strip).allMatch(c -> c.length() <= LONGEST_NAME / 2 && !c.endsWith("?"));
     }
 
     /** How many cells are names of columns; a sentence among them makes the row a question. */
@@ -45,11 +35,9 @@ record QuestionHeading(Table table, List<String> notes) {
                 .anyMatch(c -> c.strip().length() > LONGEST_NAME || c.strip().endsWith("?"));
         long known = cells.stream().filter(c -> Role.named(c).isPresent()).count();
         int run = OptionLetters.run(cells).size();
+        long filled = cells.stream().filter(c -> !c.isBlank()).count();
         // A title of one word, such as "Questions", names a column only beside another.
-        return sentence
-                        || known + run < 2
-                                && cells.stream().filter(c -> !c.isBlank()).count() > 1
-                ? 0
-                : known + run;
+        boolean tooFew = known + run < 2 && filled > 1;
+        return sentence || tooFew ? 0 : known + run;
     }
 }

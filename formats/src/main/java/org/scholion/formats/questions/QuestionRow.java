@@ -6,6 +6,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.scholion.formats.json.Fault;
 import org.scholion.formats.rich.RichText;
 import org.scholion.formats.table.Table;
@@ -15,11 +17,25 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** One row of a table of questions as an item; its kind is said, or follows from its options and its key. */
 final class QuestionRow {
-    private static final String NUMBER_ONLY = "\\s*(\\d[\\d.,]*(?:/\\d+)?)\\s*(?:points?|pts?|marks?|p)?\\.?\\s*";
+    private static final Pattern POINTS = Pattern.compile(
+            "^\\s*(\\d[\\d.,]*(?:/\\d+)?)\\s*(?:points?|pts?|marks?|p)?\\.?\\s*$", Pattern.CASE_INSENSITIVE);
+
+    /** Several in a cell stand apart by a bar or a semicolon; texts also by lines. */
+    private static final String BETWEEN = "\\s*[|;]\\s*";
+
+    private static final String BETWEEN_TEXTS = BETWEEN + "|\\R";
 
     /** What a table's rows have in common. */
-    record Rows(
-            List<QuestionTable.Column> columns, Map<Integer, String> letters, DecimalMark mark, Set<String> codes) {}
+    record Rows(List<QuestionTable.Column> columns, Map<Integer, String> letters, DecimalMark mark, Set<String> codes) {
+        /** What a row has in the columns of a role, in their order, where there is something in them. */
+        List<String> cells(Table.Row row, Role role) {
+            return columns.stream()
+                    .filter(c -> c.role() == role)
+                    .map(c -> row.cell(c.index()).strip())
+                    .filter(c -> !c.isEmpty())
+                    .toList();
+        }
+    }
 
     private final Rows rows;
     private final Table.Row row;
@@ -35,22 +51,17 @@ final class QuestionRow {
     }
 
     private String cell(Role role) {
-        return rows.columns().stream()
-                .filter(c -> c.role() == role)
-                .map(c -> row.cell(c.index()).strip())
-                .filter(c -> !c.isEmpty())
-                .findFirst()
-                .orElse("");
+        return rows.cells(row, role).stream().findFirst().orElse("");
     }
 
     private String number(Role role) {
-        String typed = cell(role).replaceFirst("(?i)^" + NUMBER_ONLY + "$", "$1");
+        String typed = POINTS.matcher(cell(role)).replaceFirst("$1");
         return typed.isEmpty() ? "" : NumberCell.number(typed, rows.mark(), faults);
     }
 
     /** @param number of the question, from 0 */
     FoundItem item(String id, int number) {
-        RowOptions options = RowOptions.of(rows.columns(), rows.letters(), row, number, faults);
+        RowOptions options = RowOptions.of(rows, row, number, faults);
         String kind = kind(options);
         ObjectNode item = JsonNodeFactory.instance.objectNode().put("id", id);
         item.put("kind", kind.equals("truth") || kind.equals("several") ? "choice" : kind);
@@ -144,7 +155,7 @@ final class QuestionRow {
     private void number(ObjectNode item) {
         ArrayNode accept = item.putArray("accept");
         String unit = cell(Role.UNIT);
-        for (String one : texts("\\s*[|;]\\s*")) {
+        for (String one : texts(BETWEEN)) {
             ObjectNode band = accept.addObject();
             Optional<NumberCell> read = NumberCell.read(one, rows.mark(), faults);
             if (read.isEmpty()) {
@@ -164,7 +175,7 @@ final class QuestionRow {
 
     private void text(ObjectNode item) {
         ArrayNode accept = item.putArray("accept");
-        texts("\\s*[|;]\\s*|\\R").forEach(t -> accept.addObject().put("text", CellText.plain(t)));
+        texts(BETWEEN_TEXTS).forEach(t -> accept.addObject().put("text", CellText.plain(t)));
         ArrayNode ignore = item.putArray("ignore");
         List.of("case", "space", "articles", "marks").forEach(ignore::add);
         item.put("spelling", "length");
@@ -183,22 +194,19 @@ final class QuestionRow {
 
     private void lines(ObjectNode item) {
         ArrayNode accept = item.putArray("accept");
-        texts("\\s*[|;]\\s*|\\R").forEach(accept::add);
+        texts(BETWEEN_TEXTS).forEach(accept::add);
         if (item.path("kind").asString("").equals("correction")) {
             item.put("source", item.path("prompt").asString(""));
         }
     }
 
-    /** The key and what else is accepted; several in a cell stand apart by a bar or a semicolon. */
+    /** The key and what else is accepted. */
     private List<String> texts(String between) {
-        List<String> texts = new ArrayList<>();
-        rows.columns().stream()
-                .filter(c -> c.role() == Role.KEY || c.role() == Role.MORE)
-                .sorted((a, b) -> Boolean.compare(b.role() == Role.KEY, a.role() == Role.KEY))
-                .forEach(c -> List.of(row.cell(c.index()).strip().split(between)).stream()
-                        .filter(t -> !t.isBlank())
-                        .forEach(t -> texts.add(t.strip())));
-        return texts;
+        return Stream.concat(rows.cells(row, Role.KEY).stream(), rows.cells(row, Role.MORE).stream())
+                .flatMap(cell -> Stream.of(cell.split(between)))
+                .map(String::strip)
+                .filter(t -> !t.isEmpty())
+                .toList();
     }
 
     private void beside(ObjectNode item) {

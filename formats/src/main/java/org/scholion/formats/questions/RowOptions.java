@@ -1,7 +1,6 @@
 package org.scholion.formats.questions;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -9,6 +8,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 import org.scholion.formats.json.Fault;
 import org.scholion.formats.table.Table;
 
@@ -39,22 +39,16 @@ final class RowOptions {
      *
      * @param number of the question, by which the right one's place changes where the file always puts it first
      */
-    static RowOptions of(
-            List<QuestionTable.Column> columns,
-            Map<Integer, String> letters,
-            Table.Row row,
-            int number,
-            List<Fault> faults) {
+    static RowOptions of(QuestionRow.Rows rows, Table.Row row, int number, List<Fault> faults) {
         RowOptions of = new RowOptions(faults);
-        columns.stream()
-                .filter(c -> c.role() == Role.OPTION && letters.containsKey(c.index()))
-                .sorted(Comparator.comparing(c -> letters.getOrDefault(c.index(), "")))
-                .forEach(c -> of.add(letters.getOrDefault(c.index(), ""), row.cell(c.index())));
+        rows.letters().entrySet().stream()
+                .sorted(Map.Entry.comparingByValue())
+                .forEach(e -> of.add(e.getValue(), Marked.of(row.cell(e.getKey()))));
         if (of.options.isEmpty()) {
-            columns.stream().filter(c -> c.role() == Role.OPTIONS).forEach(c -> of.inOneCell(row.cell(c.index())));
+            rows.cells(row, Role.OPTIONS).forEach(of::inOneCell);
         }
         if (of.options.isEmpty()) {
-            of.beside(columns, row, number);
+            of.beside(rows.cells(row, Role.OTHER_OPTION), rows.cells(row, Role.KEY), number);
         }
         return of;
     }
@@ -67,34 +61,43 @@ final class RowOptions {
         return options.isEmpty();
     }
 
-    private void add(String letter, String cell) {
-        String text = cell.strip();
-        if (text.isEmpty()) {
+    /** The text of an option without the mark that makes it a right one. */
+    private record Marked(String text, boolean right) {
+        static Marked of(String cell) {
+            Matcher star = STAR.matcher(cell);
+            if (!star.matches()) {
+                return new Marked(cell.strip(), false);
+            }
+            String bare = star.group(1) == null ? star.group(2) : star.group(1);
+            return new Marked(bare.strip(), true);
+        }
+    }
+
+    private void add(String letter, Marked option) {
+        if (option.text().isEmpty()) {
             return;
         }
         if (letter.isEmpty()) {
             faults.add(new Fault("options", "there are more than " + OptionLetters.MOST + " options"));
             return;
         }
-        Matcher star = STAR.matcher(text);
-        boolean right = star.matches();
-        String bare = right ? (star.group(1) == null ? star.group(2) : star.group(1)) : text;
-        options.add(new Option(letter, CellText.plain(bare.strip()), right));
+        options.add(new Option(letter, CellText.plain(option.text()), option.right()));
     }
 
+    /** A mark may stand before the letter of its option or behind it: {@code *A) red}, {@code A) *red}. */
     private void inOneCell(String cell) {
         List<String> parts = parts(cell);
         for (int i = 0; i < parts.size(); i++) {
-            String part = parts.get(i);
-            Matcher star = STAR.matcher(part);
-            boolean right = star.matches();
-            String bare = right ? (star.group(1) == null ? star.group(2) : star.group(1)) : part;
-            Matcher lettered = LETTERED.matcher(bare.strip());
-            boolean own = lettered.matches();
-            String letter = own && lettered.group(1).matches("[A-Za-z]")
-                    ? lettered.group(1).toLowerCase(Locale.ROOT)
-                    : OptionLetters.letter(i);
-            add(letter, (right ? "*" : "") + (own ? lettered.group(2) : bare));
+            Marked part = Marked.of(parts.get(i));
+            Matcher lettered = LETTERED.matcher(part.text());
+            if (!lettered.matches()) {
+                add(OptionLetters.letter(i), part);
+                continue;
+            }
+            Marked behind = Marked.of(lettered.group(2));
+            String own = lettered.group(1);
+            String letter = own.matches("[A-Za-z]") ? own.toLowerCase(Locale.ROOT) : OptionLetters.letter(i);
+            add(letter, new Marked(behind.text(), part.right() || behind.right()));
         }
     }
 
@@ -111,9 +114,7 @@ final class RowOptions {
     }
 
     /** The right one stands with the others beside it: its place among them goes on from question to question. */
-    private void beside(List<QuestionTable.Column> columns, Table.Row row, int number) {
-        List<String> others = cells(columns, row, Role.OTHER_OPTION);
-        List<String> keys = cells(columns, row, Role.KEY);
+    private void beside(List<String> others, List<String> keys, int number) {
         if (others.isEmpty() || keys.isEmpty()) {
             return;
         }
@@ -122,16 +123,9 @@ final class RowOptions {
         texts.add(place, keys.get(0));
         besideTheKey = true;
         for (int i = 0; i < texts.size(); i++) {
-            add(OptionLetters.letter(i), (i == place ? "*" : "") + texts.get(i));
+            Marked option = Marked.of(texts.get(i));
+            add(OptionLetters.letter(i), new Marked(option.text(), i == place || option.right()));
         }
-    }
-
-    private static List<String> cells(List<QuestionTable.Column> columns, Table.Row row, Role role) {
-        return columns.stream()
-                .filter(c -> c.role() == role)
-                .map(c -> row.cell(c.index()).strip())
-                .filter(c -> !c.isEmpty())
-                .toList();
     }
 
     /** The letters that the key's cell names, or the marks at the options; what they do not agree on is told. */
@@ -162,7 +156,7 @@ final class RowOptions {
         return texts.isEmpty() ? letters(whole) : texts;
     }
 
-    private @org.jspecify.annotations.Nullable String text(String text) {
+    private @Nullable String text(String text) {
         return options.stream()
                 .filter(o -> o.text().equalsIgnoreCase(text))
                 .map(Option::letter)

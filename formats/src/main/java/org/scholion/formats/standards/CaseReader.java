@@ -63,7 +63,7 @@ public final class CaseReader {
             i++;
         }
         associations();
-        items.keySet().forEach(this::uncircled);
+        Circles.firsts(items.keySet(), parents).forEach(this::uncircled);
         Map<String, List<String>> children = new LinkedHashMap<>();
         items.keySet()
                 .forEach(id -> children.computeIfAbsent(parents.getOrDefault(id, ""), p -> new ArrayList<>())
@@ -108,15 +108,8 @@ public final class CaseReader {
     }
 
     private void uncircled(String id) {
-        String at = parents.get(id);
-        for (int steps = 0; at != null && steps <= items.size(); steps++) {
-            if (at.equals(id)) {
-                notes.add(0, called(id) + " stands above itself; it is put at the top");
-                parents.remove(id);
-                return;
-            }
-            at = parents.get(at);
-        }
+        notes.add(0, called(id) + " stands above itself; it is put at the top");
+        parents.remove(id);
     }
 
     private String called(String id) {

@@ -21,7 +21,6 @@ import org.scholion.formats.table.Table;
  * @param above lines that stand above the heading
  */
 record StandardsColumns(Table table, List<Column> columns, List<Table.Row> above) {
-    private static final int LOOKED_AT = 12;
     private static final Map<Role, List<String>> NAMES = Map.of(
             Role.CODE, List.of("code", "id", "standard", "number", "key", "no", "nr", "notation", "identifier"),
             Role.TEXT,
@@ -54,24 +53,16 @@ record StandardsColumns(Table table, List<Column> columns, List<Table.Row> above
                             "field"));
 
     static StandardsColumns of(Grid grid, Map<Integer, Role> chosen) {
-        List<Table.Row> rows = grid.rows();
-        int best = -1;
-        long most = 0;
-        for (int i = 0; i < Math.min(LOOKED_AT, rows.size()); i++) {
-            long names =
-                    rows.get(i).cells().stream().filter(c -> named(c) != null).count();
-            if (names > most
-                    && names * 2
-                            >= rows.get(i).cells().stream()
-                                    .filter(c -> !c.isBlank())
-                                    .count()) {
-                most = names;
-                best = i;
-            }
-        }
-        Table table = new Heading(Math.max(best, 0), best < 0 ? 0 : 1).table(grid);
-        return new StandardsColumns(
-                table, columns(table, chosen, best >= 0), best < 0 ? List.of() : rows.subList(0, best));
+        Heading heading = Heading.naming(grid, StandardsColumns::names);
+        Table table = heading.table(grid);
+        return new StandardsColumns(table, columns(table, chosen, heading.rows() > 0), heading.above(grid));
+    }
+
+    /** How many cells are names of columns; at least half of a heading's are. */
+    private static long names(List<String> cells) {
+        long names = cells.stream().filter(c -> named(c) != null).count();
+        long filled = cells.stream().filter(c -> !c.isBlank()).count();
+        return names * 2 >= filled ? names : 0;
     }
 
     private static @Nullable Role named(String header) {
@@ -116,7 +107,7 @@ record StandardsColumns(Table table, List<Column> columns, List<Table.Row> above
 
     private static void byContent(Table table, List<Column> columns, Set<Role> found, Map<Integer, Role> chosen) {
         if (!found.contains(Role.CODE)) {
-            take(columns, found, chosen, Role.CODE, "its cells are codes", c -> isCodes(cells(table, c.index())));
+            take(columns, found, chosen, Role.CODE, "its cells are codes", c -> isCodes(table.filled(c.index())));
         }
         if (!found.contains(Role.TEXT)) {
             take(columns, found, chosen, Role.TEXT, "it holds the longest texts", c -> isLongest(table, columns, c));
@@ -139,13 +130,6 @@ record StandardsColumns(Table table, List<Column> columns, List<Table.Row> above
         }
     }
 
-    private static List<String> cells(Table table, int column) {
-        return table.rows().stream()
-                .map(r -> r.cell(column).strip())
-                .filter(c -> !c.isEmpty())
-                .toList();
-    }
-
     private static boolean isCodes(List<String> cells) {
         long codes = cells.stream().filter(c -> c.matches("[\\w.\\-/:]{1,24}")).count();
         return !cells.isEmpty() && codes == cells.size() && new HashSet<>(cells).size() == cells.size();
@@ -160,6 +144,6 @@ record StandardsColumns(Table table, List<Column> columns, List<Table.Row> above
     }
 
     private static double length(Table table, int column) {
-        return cells(table, column).stream().mapToInt(String::length).average().orElse(0);
+        return table.filled(column).stream().mapToInt(String::length).average().orElse(0);
     }
 }

@@ -53,7 +53,7 @@ final class StandardsTree {
                 tree.parents.put(node.code(), parent);
             }
         }
-        nodes.forEach(tree::uncircled);
+        Circles.firsts(tree.byCode.keySet(), tree.parents).forEach(tree::uncircled);
         return nodes.stream()
                 .map(n -> new Found(
                         n.row().line(),
@@ -158,18 +158,13 @@ final class StandardsTree {
     }
 
     /** Where some stand above each other in a circle, the first of them in the file is put at the top. */
-    private void uncircled(Node node) {
-        String at = parents.get(node.code());
-        for (int steps = 0; at != null && steps <= byCode.size(); steps++) {
-            if (at.equals(node.code())) {
-                notes.add(
-                        node.row().line(),
-                        node.code() + " stands above itself by way of " + parents.get(node.code())
-                                + "; it is put at the top");
-                parents.remove(node.code());
-                return;
-            }
-            at = parents.get(at);
-        }
+    private void uncircled(String code) {
+        notes.add(line(code), code + " stands above itself by way of " + parents.get(code) + "; it is put at the top");
+        parents.remove(code);
+    }
+
+    private int line(String code) {
+        Node node = byCode.get(code);
+        return node == null ? 0 : node.row().line();
     }
 }

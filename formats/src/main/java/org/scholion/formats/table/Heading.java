@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Predicate;
+import java.util.function.ToLongFunction;
 import java.util.regex.Pattern;
 
 /**
@@ -15,6 +16,7 @@ public record Heading(int first, int rows) {
     private static final Pattern DATA =
             Pattern.compile("[-+]?\\d+([.,]\\d+)?%?|\\d{4}-\\d\\d-\\d\\d.*|\\S+@\\S+\\.\\S+");
     private static final int MOST_TITLES = 15;
+    private static final int NAMES_WITHIN = 12;
 
     /**
      * Finds it.
@@ -34,6 +36,29 @@ public record Heading(int first, int rows) {
         }
         boolean two = first + 2 < rows.size() && isUpperOfTwo(head, rows.get(first + 1), isSomebody);
         return new Heading(first, two ? 2 : 1);
+    }
+
+    /**
+     * The row near the top that names most columns, as a heading; with no rows where none names any.
+     *
+     * @param names how many columns a row's cells name; 0 for what is no heading
+     */
+    public static Heading naming(Grid grid, ToLongFunction<List<String>> names) {
+        int best = -1;
+        long most = 0;
+        for (int i = 0; i < Math.min(NAMES_WITHIN, grid.rows().size()); i++) {
+            long named = names.applyAsLong(grid.rows().get(i).cells());
+            if (named > most) {
+                most = named;
+                best = i;
+            }
+        }
+        return best < 0 ? new Heading(0, 0) : new Heading(best, 1);
+    }
+
+    /** The lines that stand above it. */
+    public List<Table.Row> above(Grid grid) {
+        return grid.rows().subList(0, first);
     }
 
     private static int usualWidth(List<Table.Row> rows) {

@@ -34,6 +34,14 @@ public record Table(List<String> names, List<Row> rows, char separator) {
         rows = List.copyOf(rows);
     }
 
+    /** What stands in a column, without its empty cells. */
+    public List<String> filled(int column) {
+        return rows.stream()
+                .map(r -> r.cell(column).strip())
+                .filter(c -> !c.isEmpty())
+                .toList();
+    }
+
     /**
      * Reads a file's bytes.
      *

@@ -18,7 +18,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.scholion.formats.json.Fault;
 import org.scholion.formats.json.Faults;
-import org.scholion.formats.table.Spreadsheet;
+import org.scholion.formats.table.Grid;
 import org.scholion.formats.table.Table;
 
 /** Questions from tables with their columns in any order, and from plain text. */
@@ -135,7 +135,7 @@ class QuestionsTest {
             }
         }
         List<FoundItem> items = QuestionTable.of(
-                        Spreadsheet.read(out.toByteArray()), Set.of(), QuestionTable.Said.NOTHING)
+                        Grid.read(out.toByteArray(), Grid.Reading.NOTHING), Set.of(), QuestionTable.Said.NOTHING)
                 .items();
         assertThat(items).hasSize(500).flatExtracting(FoundItem::faults).isEmpty();
         assertThat(items.get(499).item().path("accept").get(0).path("value").asString(""))
@@ -144,7 +144,7 @@ class QuestionsTest {
 
     @Test
     void a_file_that_only_looks_like_a_workbook_is_refused_in_words() {
-        assertThatThrownBy(() -> Spreadsheet.read(new byte[] {'P', 'K', 3, 4, 0, 0}))
+        assertThatThrownBy(() -> Grid.read(new byte[] {'P', 'K', 3, 4, 0, 0}, Grid.Reading.NOTHING))
                 .isInstanceOf(Faults.class)
                 .hasMessageContaining("no workbook that can be read");
     }

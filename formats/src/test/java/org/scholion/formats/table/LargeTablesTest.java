@@ -27,7 +27,7 @@ class LargeTablesTest {
     }
 
     private static Table workbook(String rows) {
-        return Spreadsheet.read(packed(SHEET.formatted(rows), ""));
+        return new Heading(0, 1).table(Grid.read(packed(SHEET.formatted(rows), ""), Grid.Reading.NOTHING));
     }
 
     /** A workbook of one sheet as other programs write it. */
@@ -86,7 +86,7 @@ class LargeTablesTest {
     void what_is_huge_when_it_is_unpacked_is_refused_before_it_is_read() {
         byte[] packed = packed(SHEET.formatted("<row r=\"1\">" + text("A1", "n") + "</row>"), "<a>sea</a>\n");
         assertThat(packed.length).isLessThan(1_000_000);
-        assertThatThrownBy(() -> Spreadsheet.read(packed))
+        assertThatThrownBy(() -> Grid.read(packed, Grid.Reading.NOTHING))
                 .isInstanceOf(Faults.class)
                 .hasMessageContaining("more than 120 MB when it is unpacked");
     }
@@ -112,7 +112,8 @@ class LargeTablesTest {
                 <?xml version="1.0"?><!DOCTYPE w [<!ENTITY a "%s"><!ENTITY b "%s"><!ENTITY f SYSTEM "file:///etc/hostname">]>
                 <worksheet xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"><sheetData>\
                 <row r="1"><c r="A1" t="inlineStr"><is><t>&b;&f;</t></is></c></row></sheetData></worksheet>""".formatted("ha".repeat(1_000), "&a;".repeat(10_000));
-        assertThatThrownBy(() -> Spreadsheet.read(packed(laughs, ""))).isInstanceOf(Faults.class);
+        assertThatThrownBy(() -> Grid.read(packed(laughs, ""), Grid.Reading.NOTHING))
+                .isInstanceOf(Faults.class);
     }
 
     @Test

@@ -293,7 +293,7 @@ public class BringingIn {
     private void store(Me me, UUID assessment, String name, Read read) {
         BringIn found = read.found();
         broughtIn.remove(read.replaced());
-        UUID file = broughtIn.note(me, assessment, name, found.attempts().size());
+        UUID file = broughtIn.note(me, assessment, name);
         Map<String, UUID> sections = sections(assessment);
         Map<String, UUID> bySection = new HashMap<>();
         Instant now = clock.instant();

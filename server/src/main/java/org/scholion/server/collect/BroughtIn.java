@@ -126,18 +126,26 @@ public class BroughtIn {
         return stands;
     }
 
-    /** Takes attempts away, for what comes in instead. */
+    /**
+     * Takes attempts away with all that is known of them.
+     *
+     * @return one attempt of each sitting in which others are left
+     */
     @Transactional(propagation = Propagation.MANDATORY)
-    void remove(Collection<UUID> some) {
-        if (!some.isEmpty()) {
-            attempts.hold(some);
-            attempts.erase(some);
+    List<UUID> remove(Collection<UUID> some) {
+        if (some.isEmpty()) {
+            return List.of();
         }
+        attempts.hold(some);
+        entities.createQuery("delete from DraftRow d where d.attempt in (:some)")
+                .setParameter("some", some)
+                .executeUpdate();
+        return attempts.erase(some);
     }
 
     /** Notes that a file comes in, and gives the id by which its attempts are known. */
     @Transactional(propagation = Propagation.MANDATORY)
-    UUID note(Me me, UUID assessment, String file, int students) {
+    UUID note(Me me, UUID assessment, String file) {
         BroughtInRow row = new BroughtInRow();
         row.id = ids.next();
         row.school = me.school();
@@ -146,7 +154,6 @@ public class BroughtIn {
         row.file = name.length() <= LONGEST_NAME ? name : name.substring(0, LONGEST_NAME - 1) + "…";
         row.madeBy = me.id();
         row.madeAt = clock.instant();
-        row.students = students;
         entities.persist(row);
         entities.flush();
         return row.id;
@@ -181,12 +188,7 @@ public class BroughtIn {
     }
 
     private void remove(Me me, UUID assessment, UUID file) {
-        List<UUID> held = attempts.broughtIn(file);
-        attempts.hold(held);
-        entities.createQuery("delete from DraftRow d where d.attempt in (:held)")
-                .setParameter("held", held)
-                .executeUpdate();
-        List<UUID> beside = attempts.erase(held);
+        List<UUID> beside = remove(attempts.broughtIn(file));
         BroughtInRow row = entities.find(BroughtInRow.class, file);
         row.takenBackBy = me.id();
         row.takenBackAt = clock.instant();

@@ -29,8 +29,6 @@ class BroughtInRow {
     @Column(name = "made_at")
     Instant madeAt;
 
-    int students;
-
     @Column(name = "taken_back_by")
     @Nullable
     UUID takenBackBy;

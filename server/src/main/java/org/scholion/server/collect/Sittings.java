@@ -124,6 +124,11 @@ public class Sittings {
                         + " and not exists (select 1 from AttemptRow a where a.sitting = s.id)")
                 .setParameter("file", file)
                 .executeUpdate();
+        withdrawEdition(assessment);
+    }
+
+    /** With the last sitting the first edition goes as well, so that the key can be edited as before. */
+    private void withdrawEdition(UUID assessment) {
         if (repository.findByAssessment(assessment).isEmpty()) {
             editions.withdraw(assessment);
         }
@@ -202,10 +207,7 @@ public class Sittings {
         return line(row);
     }
 
-    /**
-     * Takes a giving out back, until somebody begins: the sitting is no more. With the last one the first edition goes
-     * as well, so that the key can be edited as before.
-     */
+    /** Takes a giving out back, until somebody begins: the sitting is no more. */
     @Transactional
     public void withdraw(Me me, UUID sitting) {
         access.require(me, Access.Action.WORK_ON_SITTING, sitting);
@@ -220,9 +222,7 @@ public class Sittings {
         }
         repository.delete(row);
         repository.flush();
-        if (repository.findByAssessment(row.assessment).isEmpty()) {
-            editions.withdraw(row.assessment);
-        }
+        withdrawEdition(row.assessment);
         events.say("assessment:" + row.assessment);
     }
 

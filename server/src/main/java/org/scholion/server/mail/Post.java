@@ -52,13 +52,8 @@ public class Post {
     /** @param why in the mail server's words, where it does not take it */
     public record Stand(State state, Instant at, String why) {}
 
-    /** Whether there is a mail server to send by. */
-    public boolean isSetUp() {
-        return door.isThere();
-    }
-
-    public void requireSetUp() {
-        if (!isSetUp()) {
+    private void requireSetUp() {
+        if (!door.isThere()) {
             throw Refused.conflict(
                     "no-mail",
                     "No mail server is set up. Print slips or make a link instead, or ask whoever runs Scholion.");

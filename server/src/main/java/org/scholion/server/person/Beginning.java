@@ -30,7 +30,6 @@ class Beginning {
     private final PasswordEncoder passwords;
     private final Deeds deeds;
     private final Ids ids;
-    private final String address;
     private final boolean offers;
 
     Beginning(
@@ -40,7 +39,6 @@ class Beginning {
             PasswordEncoder passwords,
             Deeds deeds,
             Ids ids,
-            @Value("${scholion.url}") String address,
             @Value("${scholion.demo}") boolean demo,
             @Value("${scholion.check:false}") boolean checks,
             @Value("${scholion.person:}") String command) {
@@ -50,7 +48,6 @@ class Beginning {
         this.passwords = passwords;
         this.deeds = deeds;
         this.ids = ids;
-        this.address = address;
         this.offers = !demo && !checks && command.isEmpty();
     }
 
@@ -76,7 +73,7 @@ class Beginning {
 
     /** A link to the page on which a school begins. */
     String link() {
-        return address + "/begin#" + waysIn.begin();
+        return waysIn.begin();
     }
 
     /** Makes the school and its first administrator, once, for whoever has the link. */

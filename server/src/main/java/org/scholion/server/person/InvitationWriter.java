@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.server.mail.LetterWriter;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /** The letter with the link by which somebody chooses a password; the link is made when the letter is sent. */
@@ -20,13 +19,11 @@ class InvitationWriter implements LetterWriter {
     private final EntityManager entities;
     private final WaysIn waysIn;
     private final Clock clock;
-    private final String address;
 
-    InvitationWriter(EntityManager entities, WaysIn waysIn, Clock clock, @Value("${scholion.url}") String address) {
+    InvitationWriter(EntityManager entities, WaysIn waysIn, Clock clock) {
         this.entities = entities;
         this.waysIn = waysIn;
         this.clock = clock;
-        this.address = address;
     }
 
     @Override
@@ -58,7 +55,7 @@ class InvitationWriter implements LetterWriter {
                         inviting == null ? school.name : inviting.name(),
                         school.name,
                         row.username,
-                        address + "/enter#" + waysIn.link(by, person),
+                        waysIn.link(by, person),
                         until,
                         school.zone);
         return Optional.of(new Letter(row.email, school.name, "Your password for Scholion at " + school.name, text));

@@ -9,7 +9,6 @@ import org.scholion.server.mail.Post;
 import org.scholion.server.platform.Deeds;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -24,30 +23,20 @@ class Invitations {
     private final Deeds deeds;
     private final Access access;
     private final Clock clock;
-    private final String address;
 
-    Invitations(
-            WaysIn waysIn,
-            People people,
-            Post post,
-            Deeds deeds,
-            Access access,
-            Clock clock,
-            @Value("${scholion.url}") String address) {
+    Invitations(WaysIn waysIn, People people, Post post, Deeds deeds, Access access, Clock clock) {
         this.waysIn = waysIn;
         this.people = people;
         this.post = post;
         this.deeds = deeds;
         this.access = access;
         this.clock = clock;
-        this.address = address;
     }
 
     PeopleController.InvitationLink link(Me me, UUID person) {
         access.require(me, Access.Action.MANAGE_PERSON, person);
         return new PeopleController.InvitationLink(
-                address + "/enter#" + waysIn.link(me.id(), person),
-                clock.instant().plus(WaysIn.LINK_HOLDS));
+                waysIn.link(me.id(), person), clock.instant().plus(WaysIn.LINK_HOLDS));
     }
 
     /** Those of another school are passed over, as if they were not there. */

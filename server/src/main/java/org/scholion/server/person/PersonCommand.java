@@ -24,7 +24,6 @@ class PersonCommand implements ApplicationRunner {
     private final TransactionTemplate transaction;
     private final ApplicationContext context;
     private final String command;
-    private final String address;
 
     PersonCommand(
             Schools schools,
@@ -33,8 +32,7 @@ class PersonCommand implements ApplicationRunner {
             WaysIn waysIn,
             TransactionTemplate transaction,
             ApplicationContext context,
-            @Value("${scholion.person}") String command,
-            @Value("${scholion.url}") String address) {
+            @Value("${scholion.person}") String command) {
         this.schools = schools;
         this.beginning = beginning;
         this.people = people;
@@ -42,7 +40,6 @@ class PersonCommand implements ApplicationRunner {
         this.transaction = transaction;
         this.context = context;
         this.command = command;
-        this.address = address;
     }
 
     @Override
@@ -96,6 +93,6 @@ class PersonCommand implements ApplicationRunner {
         }
         UUID person = people.idOf(words.get(0))
                 .orElseThrow(() -> Refused.invalid("", "nobody signs in as “" + words.get(0) + "”"));
-        return address + "/enter#" + waysIn.link(null, person);
+        return waysIn.link(null, person);
     }
 }

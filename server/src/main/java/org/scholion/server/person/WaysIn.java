@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 import org.scholion.server.platform.Deeds;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -30,8 +31,10 @@ public class WaysIn {
     private final People people;
     private final Deeds deeds;
     private final Clock clock;
+    private final String address;
 
-    WaysIn(EntityManager entities, People people, Deeds deeds, Clock clock) {
+    WaysIn(EntityManager entities, People people, Deeds deeds, Clock clock, @Value("${scholion.url}") String address) {
+        this.address = address;
         this.entities = entities;
         this.people = people;
         this.deeds = deeds;
@@ -48,20 +51,20 @@ public class WaysIn {
     /** Whom a link lets in, and where. */
     public record Invited(String name, String username, String school, Instant until) {}
 
-    /** The word of a link that begins a school; it stands behind the address's {@code #}, which no log keeps. */
+    /** A link that begins a school; its word stands behind the address's {@code #}, which no log keeps. */
     @Transactional
     String begin() {
-        return word(WayIn.Kind.BEGIN, null, null);
+        return address + "/begin#" + word(WayIn.Kind.BEGIN, null, null);
     }
 
-    /** The word of a link that lets a person choose a password. */
+    /** A link that lets a person choose a password. */
     @Transactional
     public String link(@Nullable UUID by, UUID person) {
         Person row = entities.find(Person.class, person);
         requireEnabled(row);
         end(List.of(person));
         deeds.note(row.school, by, Deeds.What.LINK_MADE, person, row.name());
-        return word(WayIn.Kind.LINK, person, by);
+        return address + "/enter#" + word(WayIn.Kind.LINK, person, by);
     }
 
     private String word(WayIn.Kind kind, @Nullable UUID person, @Nullable UUID by) {

@@ -4,7 +4,6 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import org.scholion.core.standard.Framework;
 import org.scholion.formats.assessment.FrameworkWriter;
 import org.scholion.formats.json.Fault;
 import org.scholion.formats.json.Faults;
@@ -13,9 +12,6 @@ import org.scholion.formats.standards.FrameworkFound;
 import org.scholion.formats.standards.FrameworkTable;
 import org.scholion.formats.table.Grid;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.JsonNodeFactory;
-import tools.jackson.databind.node.ObjectNode;
 
 /**
  * A file of standards, a table or a CASE package, and what no framework could hold of it.
@@ -40,8 +36,8 @@ record FileOfStandards(FrameworkFound found, String encoding, List<String> sheet
     List<Fault> faults() {
         List<Fault> faults = new ArrayList<>();
         try {
-            Framework whole = found.framework("new", UNNAMED, "1");
-            FrameworkLimits.of(FrameworkWriter.write(whole)).forEach(f -> faults.add(atLine(f)));
+            found.framework("new", UNNAMED, "1");
+            FrameworkLimits.of(definition(UNNAMED, "1")).forEach(f -> faults.add(atLine(f)));
         } catch (Faults e) {
             faults.addAll(e.all());
         }
@@ -57,17 +53,11 @@ record FileOfStandards(FrameworkFound found, String encoding, List<String> sheet
 
     /** Its standards, also those that no framework can hold, under a name. */
     JsonNode definition(String title, String version) {
-        ObjectNode whole = JsonNodeFactory.instance.objectNode().put("id", "new");
-        whole.put("title", title.isBlank() ? found.title() : title);
-        whole.put("version", !version.isBlank() ? version : found.version().isBlank() ? "1" : found.version());
-        ArrayNode standards = whole.putArray("standards");
-        found.standards().forEach(s -> {
-            ObjectNode one = standards.addObject().put("code", s.standard().code());
-            if (s.standard().parent() != null) {
-                one.put("parent", s.standard().parent());
-            }
-            one.put("text", s.standard().text());
-        });
-        return whole;
+        String itsVersion = found.version().isBlank() ? "1" : found.version();
+        return FrameworkWriter.write(
+                "new",
+                title.isBlank() ? found.title() : title,
+                version.isBlank() ? itsVersion : version,
+                found.standards().stream().map(FrameworkFound.Found::standard).toList());
     }
 }

@@ -157,8 +157,9 @@ class FrameworkController {
         FrameworkAsked about = about(asked);
         JsonNode definition = heavyWork.inTurn(me, () -> {
             FileOfStandards read = FileOfStandards.read(file.getBytes(), about.how(), about.roles());
-            if (!read.faults().isEmpty()) {
-                throw Refused.invalid(read.faults());
+            List<Fault> faults = read.faults();
+            if (!faults.isEmpty()) {
+                throw Refused.invalid(faults);
             }
             return read.definition(title == null ? "" : title, version == null ? "" : version);
         });

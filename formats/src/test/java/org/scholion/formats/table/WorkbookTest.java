@@ -11,14 +11,18 @@ import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
 import org.junit.jupiter.api.Test;
 
-class SpreadsheetTest {
+class WorkbookTest {
+    private static Table read(byte[] bytes) {
+        return new Heading(0, 1).table(Grid.read(bytes, Grid.Reading.NOTHING));
+    }
+
     private static Table workbook(Consumer<Worksheet> fill) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (Workbook book = new Workbook(out, "test", "1.0")) {
             fill.accept(book.newWorksheet("first"));
             book.newWorksheet("second").value(0, 0, "not read");
         }
-        return Spreadsheet.read(out.toByteArray());
+        return read(out.toByteArray());
     }
 
     @Test
@@ -44,7 +48,7 @@ class SpreadsheetTest {
 
     @Test
     void anything_else_is_read_as_separated_text() {
-        Table table = Spreadsheet.read("a;b\n1;2\n".getBytes(StandardCharsets.UTF_8));
+        Table table = read("a;b\n1;2\n".getBytes(StandardCharsets.UTF_8));
         assertThat(table.names()).containsExactly("a", "b");
         assertThat(table.separator()).isEqualTo(';');
     }
