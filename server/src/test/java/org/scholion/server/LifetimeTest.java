@@ -75,6 +75,32 @@ class LifetimeTest {
     }
 
     @Test
+    void the_file_of_a_person_has_everything_that_is_kept_of_them(Scholion.Running school) {
+        Visitor berit = school.as("Berit Straum");
+        Lesson lesson = Lesson.given(school, "All that is kept", "A");
+        Visitor tamsin = school.as("Tamsin Orrel");
+        String attempt = lesson.begin(tamsin);
+        Lesson.answer(tamsin, attempt, "q2", "a sheet bend, at first").ok();
+        Lesson.answer(tamsin, attempt, "q2", "bowline").ok();
+        tamsin.post("/api/student/attempts/" + attempt + "/hand-in", null).ok();
+        JsonNode person = find(berit, "Tamsin Orrel");
+        JsonNode file = berit.get(path(person, "/file")).ok();
+        assertThat(file.at("/person/signsInAs").stringValue()).isEqualTo("tamsin.orrel");
+        JsonNode own = file.get("attempts")
+                .valueStream()
+                .filter(a -> a.get("assessment").stringValue().equals("All that is kept"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(own.at("/answers/q2").stringValue()).isEqualTo("bowline");
+        assertThat(own.get("drafts").toString()).contains("a sheet bend, at first");
+        assertThat(own.get("marks")).hasSize(4);
+        assertThat(file.has("letters")).isTrue();
+        assertThat(berit.get(path(person, "/file")).ok().get("record").toString())
+                .as("that it was given out is noted")
+                .contains("PERSON_EXPORTED");
+    }
+
+    @Test
     void who_has_answered_the_same_paper_twice_stays_two(Scholion.Running school) {
         Visitor berit = school.as("Berit Straum");
         Lesson.given(school, "Answered by both", "A")

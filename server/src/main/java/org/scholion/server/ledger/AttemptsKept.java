@@ -10,6 +10,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.server.person.KeptOfStudent;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -76,11 +77,13 @@ class AttemptsKept implements KeptOfStudent {
                             .put("daysLate", a.daysLate());
                     one.putObject("answers");
                     one.putArray("lateAnswers");
+                    one.putArray("drafts");
                     one.putArray("marks");
                     byId.put(a.id(), one);
                 });
         if (!byId.isEmpty()) {
             answers(byId);
+            drafts(byId);
             marks(byId);
         }
     }
@@ -102,6 +105,23 @@ class AttemptsKept implements KeptOfStudent {
                         .put("writtenAt", l.writtenAt.toString())
                         .put("decision", String.valueOf(l.decision))
                         .set("answer", l.answer));
+    }
+
+    private record Draft(UUID attempt, String item, JsonNode answer, Instant at) {}
+
+    /** What was written on the way, and is kept as it was saved. */
+    private void drafts(Map<UUID, ObjectNode> byId) {
+        entities.createQuery(
+                        "select d.attempt, d.item, d.answer, d.at from DraftRow d where d.attempt in (:some) order by d.seq",
+                        Draft.class)
+                .setParameter("some", byId.keySet())
+                .getResultList()
+                .forEach(d -> Objects.requireNonNull(byId.get(d.attempt()))
+                        .withArray("drafts")
+                        .addObject()
+                        .put("item", d.item())
+                        .put("savedAt", d.at().toString())
+                        .set("answer", d.answer()));
     }
 
     private void marks(Map<UUID, ObjectNode> byId) {

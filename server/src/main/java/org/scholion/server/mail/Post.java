@@ -108,6 +108,19 @@ public class Post {
         return last;
     }
 
+    /** A letter to somebody, whatever became of it. */
+    public record Told(String kind, Instant madeAt, State state, Instant at) {}
+
+    /** All letters to a person, the oldest first. */
+    @Transactional(readOnly = true)
+    public List<Told> to(UUID person) {
+        return entities.createQuery(
+                        "select kind, madeAt, state, changedAt from MailRow where person = :person order by madeAt",
+                        Told.class)
+                .setParameter("person", person)
+                .getResultList();
+    }
+
     /** No letter that anybody ever got is known any more. */
     @Transactional
     public void forget(UUID person) {

@@ -141,6 +141,13 @@ class Lifetime {
                 .put("signsInAs", row.username)
                 .put("disabledAt", row.disabledAt == null ? null : row.disabledAt.toString());
         kept.forEach(k -> k.tell(person, file));
+        ArrayNode letters = file.putArray("letters");
+        post.to(person)
+                .forEach(l -> letters.addObject()
+                        .put("kind", l.kind())
+                        .put("askedForAt", l.madeAt().toString())
+                        .put("state", l.state().name())
+                        .put("at", l.at().toString()));
         ArrayNode record = file.putArray("record");
         deeds.about(row.school, person)
                 .forEach(d -> record.addObject()
