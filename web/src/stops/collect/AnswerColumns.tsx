@@ -37,7 +37,7 @@ export function AnswerColumns({ view, bringing }: { view: View; bringing: Bringi
                 <th key={c.index} scope="col" className="min-w-48 border-b border-l border-rule px-2 py-1.5">
                   <select
                     aria-label={t("Column {{name}}", { name: c.name })}
-                    value={c.use === "ITEM" ? `ITEM:${c.item}` : c.use}
+                    value={c.item ? `${c.use}:${c.item}` : c.use}
                     onChange={(e) => {
                       const [use, item] = e.target.value.split(":");
                       bringing.column(c.index, use as Use, item ?? null);
@@ -50,11 +50,20 @@ export function AnswerColumns({ view, bringing }: { view: View; bringing: Bringi
                         {t(words)}
                       </option>
                     ))}
-                    {items.map((i) => (
-                      <option key={i.id} value={`ITEM:${i.id}`}>
-                        {t("question {{n}}: {{prompt}}", { n: i.n, prompt: i.prompt })}
-                      </option>
-                    ))}
+                    <optgroup label={t("Answers")}>
+                      {items.map((i) => (
+                        <option key={i.id} value={`ITEM:${i.id}`}>
+                          {t("question {{n}}: {{prompt}}", { n: i.n, prompt: i.prompt })}
+                        </option>
+                      ))}
+                    </optgroup>
+                    <optgroup label={t("Points that were given elsewhere")}>
+                      {items.map((i) => (
+                        <option key={i.id} value={`POINTS:${i.id}`}>
+                          {t("points for question {{n}}: {{prompt}}", { n: i.n, prompt: i.prompt })}
+                        </option>
+                      ))}
+                    </optgroup>
                   </select>
                   <span className="mt-1 block">{c.name}</span>
                   <span className={`block font-normal ${c.sure ? "text-soft" : "text-waiting"}`}>

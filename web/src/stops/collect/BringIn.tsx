@@ -58,7 +58,7 @@ export function BringIn() {
             </p>
           ))}
           {view.made.length > 0 ? (
-            <MadeQuestions view={view} onKind={bringing.kind} />
+            <MadeQuestions view={view} onKind={bringing.kind} onWorth={bringing.worth} />
           ) : (
             <>
               <RowsThatAsk view={view} onRow={bringing.row} />
@@ -141,7 +141,7 @@ function Made({ bringing, view }: { bringing: Bringing; view: View }) {
       <Note by="rule">
         {t("They can be made from the columns of this file. You can change everything in Key afterwards.")}
       </Note>
-      {view.made.every((q) => q.key === "") && (
+      {view.made.every((q) => q.key === "" && q.kind !== "POINTS") && (
         <Note by="waiting">
           {t("The file has no key row: say in Key what is right, then bring the answers in.")}
         </Note>
@@ -154,7 +154,7 @@ function Made({ bringing, view }: { bringing: Bringing; view: View }) {
 }
 
 function WhatComesIn({ view, bringing, assessment }: { view: View; bringing: Bringing; assessment: string }) {
-  const questions = view.columns.filter((c) => c.use === "ITEM").length;
+  const questions = new Set(view.columns.flatMap((c) => c.item ?? [])).size;
   const waiting = view.rows.filter((r) => !isDecided(r)).length;
   return (
     <>

@@ -7,6 +7,7 @@ const KINDS: [Kind, string][] = [
   ["TEXT", "short text"],
   ["NUMBER", "number"],
   ["OPEN", "open"],
+  ["POINTS", "points only"],
   ["LEFT_OUT", "not a question"],
 ];
 
@@ -14,15 +15,17 @@ const KINDS: [Kind, string][] = [
 export function MadeQuestions({
   view,
   onKind,
+  onWorth,
 }: {
   view: View;
   onKind: (column: number, kind: Kind) => void;
+  onWorth: (column: number, points: string) => void;
 }) {
   return (
     <table className="w-full">
       <thead>
         <tr className="border-b border-rule text-left text-small text-soft">
-          {[t("Column"), t("Kind"), t("Why"), t("Key")].map((head, i) => (
+          {[t("Column"), t("Kind"), t("Points"), t("Why"), t("Key")].map((head, i) => (
             <th key={head} scope="col" className={`${i === 0 ? "pl-5" : ""} py-2 pr-3 font-normal`}>
               {head}
             </th>
@@ -49,6 +52,21 @@ export function MadeQuestions({
                   </option>
                 ))}
               </select>
+            </td>
+            <td className="py-1 pr-3">
+              {q.kind !== "LEFT_OUT" && (
+                <input
+                  aria-label={t("Points of {{column}}", { column: q.prompt })}
+                  defaultValue={q.points}
+                  key={q.points}
+                  inputMode="decimal"
+                  onBlur={(e) => {
+                    const points = e.target.value.trim().replace(",", ".");
+                    points !== q.points && onWorth(q.column, points);
+                  }}
+                  className="w-16 rounded-corner border border-rule bg-sheet px-1 py-0.5 text-right"
+                />
+              )}
             </td>
             <td className="py-1.5 pr-3 text-small">
               {q.because}

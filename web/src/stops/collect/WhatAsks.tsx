@@ -8,7 +8,7 @@ const UNDECIDED = "\u0000";
 
 /** What has to be decided before anything comes in, each kind of doubt once, with its count. */
 export function WhatAsks({ view, bringing }: { view: View; bringing: Bringing }) {
-  const none = view.cells.length === 0 && view.without.length === 0 && view.twice === 0;
+  const none = view.cells.length === 0 && view.without.length === 0 && view.twice === 0 && !view.pointsAsk;
   if (none) {
     return null;
   }
@@ -31,35 +31,89 @@ export function WhatAsks({ view, bringing }: { view: View; bringing: Bringing })
           </p>
         </Note>
       )}
+      {view.pointsAsk && <ZeroAndOne bringing={bringing} />}
       {view.cells.map((c) => (
-        <Note key={c.item + c.cell} by={c.decided === null ? "waiting" : "person"}>
-          <label>
-            <span className="font-script">“{c.cell}”</span>{" "}
-            <span className="text-small text-soft">
-              {c.item === ""
-                ? t("in {{count}} cells", { count: c.count })
-                : t("in {{count}} cells of {{column}}, is no option", { count: c.count, column: c.column })}
-            </span>
-            <select
-              className={SELECT}
-              aria-label={t("What “{{cell}}” means", { cell: c.cell })}
-              value={c.decided ?? UNDECIDED}
-              onChange={(e) => bringing.cell(c.item, c.cell, e.target.value)}
-            >
-              {c.decided === null && <option value={UNDECIDED}>{t("choose…")}</option>}
-              <option value="">{t("no answer")}</option>
-              {c.item === "" && <option value="=">{t("the answer as it is, where it is typed")}</option>}
-              {c.options.map((o) => (
-                <option key={o.id} value={o.id}>
-                  {o.text || o.id}
-                </option>
-              ))}
-            </select>
-          </label>
-        </Note>
+        <Cell key={c.item + c.cell} cell={c} bringing={bringing} />
       ))}
       {view.without.length > 0 && <Without view={view} bringing={bringing} />}
     </MarginPart>
+  );
+}
+
+/** Every cell is 0 or 1, and questions are worth something else. */
+function ZeroAndOne({ bringing }: { bringing: Bringing }) {
+  const said = bringing.asked.choices.pointsAs;
+  return (
+    <Note by={said ? "person" : "waiting"}>
+      <p>{t("Only 0 and 1 stand for points, and some questions are worth something else")}</p>
+      <p className="mt-1 flex flex-wrap gap-2">
+        {(
+          [
+            ["SHARES", t("1 is right: all points")],
+            ["POINTS", t("1 is one point")],
+          ] as const
+        ).map(([as, words]) => (
+          <Button
+            key={as}
+            aria-pressed={said === as}
+            look={said === as ? "strong" : "plain"}
+            onClick={() => bringing.say({ pointsAs: as })}
+          >
+            {words}
+          </Button>
+        ))}
+      </p>
+    </Note>
+  );
+}
+
+/** Where a cell stands, and why it asks. */
+function where(c: Asking): string {
+  if (c.item === "*") {
+    return t("in {{count}} cells of points", { count: c.count });
+  }
+  if (c.item === "") {
+    return t("in {{count}} cells", { count: c.count });
+  }
+  return c.points
+    ? t("in {{count}} cells of {{column}}, cannot be its points", { count: c.count, column: c.column })
+    : t("in {{count}} cells of {{column}}, is no option", { count: c.count, column: c.column });
+}
+
+function meaning(c: Asking, option: Asking["options"][number]): string {
+  if (c.item === "*") {
+    return t("not asked: counts nothing");
+  }
+  return c.points ? t("{{points}} points, all there are", { points: option.id }) : option.text || option.id;
+}
+
+type Asking = View["cells"][number];
+
+function Cell({ cell: c, bringing }: { cell: Asking; bringing: Bringing }) {
+  return (
+    <Note by={c.decided === null ? "waiting" : "person"}>
+      <label>
+        <span className="font-script">{c.cell === "" ? t("nothing") : `“${c.cell}”`}</span>{" "}
+        <span className="text-small text-soft">{where(c)}</span>
+        <select
+          className={SELECT}
+          aria-label={
+            c.cell === "" ? t("What an empty cell means") : t("What “{{cell}}” means", { cell: c.cell })
+          }
+          value={c.decided ?? UNDECIDED}
+          onChange={(e) => bringing.cell(c.item, c.cell, e.target.value)}
+        >
+          {c.decided === null && <option value={UNDECIDED}>{t("choose…")}</option>}
+          <option value="">{c.points ? t("no answer: 0 points") : t("no answer")}</option>
+          {c.item === "" && <option value="=">{t("the answer as it is, where it is typed")}</option>}
+          {c.options.map((o) => (
+            <option key={o.id} value={o.id}>
+              {meaning(c, o)}
+            </option>
+          ))}
+        </select>
+      </label>
+    </Note>
   );
 }
 

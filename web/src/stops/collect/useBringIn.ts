@@ -17,8 +17,15 @@ type Choices = {
   without: Record<string, Missing>;
   twice: "FIRST" | "LAST" | null;
   decimalComma: boolean | null;
+  pointsAs: "POINTS" | "SHARES" | null;
 };
-type Asked = { how: How; choices: Choices; kinds: Record<number, Kind>; replace: string[] };
+type Asked = {
+  how: How;
+  choices: Choices;
+  kinds: Record<number, Kind>;
+  points: Record<number, string>;
+  replace: string[];
+};
 
 const NONE: Choices = {
   heading: null,
@@ -28,8 +35,9 @@ const NONE: Choices = {
   without: {},
   twice: null,
   decimalComma: null,
+  pointsAs: null,
 };
-const NOTHING: Asked = { how: AS_FOUND, choices: NONE, kinds: {}, replace: [] };
+const NOTHING: Asked = { how: AS_FOUND, choices: NONE, kinds: {}, points: {}, replace: [] };
 
 /** Whether a row does not ask any more: left out, taken as it is, or given to somebody. */
 export const isDecided = (row: Schemas["RowQuestion"]): boolean =>
@@ -65,7 +73,7 @@ export function useBringIn(assessment: string) {
     mutationFn: (f: File) => send<Schemas["MadeQuestions"]>("/questions", f, asked),
     onSuccess: (_made, f) => {
       refresh();
-      look(f, { ...asked, kinds: {} });
+      look(f, { ...asked, kinds: {}, points: {} });
     },
   });
   function look(f: File, a: Asked) {
@@ -106,6 +114,8 @@ export function useBringIn(assessment: string) {
     },
     kind: (place: number, kind: Kind) =>
       file && look(file, { ...asked, kinds: { ...asked.kinds, [place]: kind } }),
+    worth: (place: number, points: string) =>
+      file && look(file, { ...asked, points: { ...asked.points, [place]: points } }),
     row: (line: number, choice: Partial<RowChoice>) =>
       say({
         rows: {

@@ -56,6 +56,8 @@ public record Reason(Code code, Map<String, Fact> facts) {
         CORRECTION("correction"),
         OPEN_WAITS("open"),
         OPEN_POINTS("points"),
+        /** Points that came from where the answer was scored. */
+        ELSEWHERE("elsewhere"),
         OPEN_RUBRIC("rubric"),
         OPEN_MEAN("mean"),
         OPEN_APART("apart"),

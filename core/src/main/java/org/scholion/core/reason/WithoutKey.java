@@ -39,6 +39,7 @@ final class WithoutKey {
                     SPOT_NET,
                     SPOT_EXACT,
                     OPEN_WAITS,
+                    ELSEWHERE,
                     OPEN_POINTS,
                     OPEN_RUBRIC,
                     OPEN_MEAN,

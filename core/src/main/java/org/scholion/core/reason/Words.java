@@ -94,6 +94,7 @@ public final class Words {
                         ? "matches “" + r.word("entry") + "”"
                         : changes(r, "to reach “" + r.word("entry") + "” ") + differing(r);
             case OPEN_WAITS -> "not read by a teacher yet";
+            case ELSEWHERE -> "scored elsewhere: " + r.word("points") + " of " + counted(r, "possible", "point");
             case OPEN_POINTS -> "given " + r.word("points") + " of " + counted(r, "possible", "point");
             case OPEN_RUBRIC -> rubric(r);
             case OPEN_MEAN ->

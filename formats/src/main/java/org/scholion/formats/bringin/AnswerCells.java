@@ -69,6 +69,11 @@ final class AnswerCells {
         this.decimalComma = comma();
     }
 
+    /** Whether a cell holds only what is written where there is nothing. */
+    static boolean isSign(String cell) {
+        return SIGNS.contains(cell.toLowerCase(Locale.ROOT));
+    }
+
     /** Whether commas in numbers are decimal marks: said, or so where no number has a point and not all are thousands. */
     private @Nullable Boolean comma() {
         boolean commas = false;
@@ -121,7 +126,7 @@ final class AnswerCells {
                 : cell;
         CellReader.Read read = read(column, item, text);
         String plain = cell.strip();
-        if (SIGNS.contains(plain.toLowerCase(Locale.ROOT)) && !(read.answer() != null && item instanceof ChoiceItem)) {
+        if (isSign(plain) && !(read.answer() != null && item instanceof ChoiceItem)) {
             String decided = ask("", "", plain, List.of());
             return AS_IS.equals(decided) && !(item instanceof ChoiceItem) ? read.answer() : null;
         }
@@ -160,8 +165,8 @@ final class AnswerCells {
         String decided = choices.cells().get(place);
         questions.merge(
                 place,
-                new CellQuestion(item, column, cell, 1, options, decided),
-                (a, b) -> new CellQuestion(item, column, cell, a.count() + 1, options, decided));
+                new CellQuestion(item, column, cell, 1, options, false, decided),
+                (a, b) -> new CellQuestion(item, column, cell, a.count() + 1, options, false, decided));
         return decided;
     }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.PassageItem;
@@ -78,38 +79,42 @@ public final class AnswerTable {
     }
 
     private BringIn recognise() {
-        List<Column> columns = new ColumnGuess(table, items, finder, choices.columns()).columns();
-        if (columns.stream().noneMatch(Column::isStudent)) {
+        List<Column> guessed = new ColumnGuess(table, items, finder, choices.columns()).columns();
+        List<Column> students = guessed.stream().filter(Column::isStudent).toList();
+        Integer keyLine = keyLine(students);
+        List<Column> columns = Scores.found(table, guessed, items, keyLine);
+        if (students.isEmpty()) {
             faults.add(new CellFault(
                     1, "", "No column identifies the students. Choose the one with their number, e-mail or name."));
         }
-        if (columns.stream().noneMatch(c -> c.use() == Use.ITEM)) {
+        if (columns.stream().noneMatch(Column::isQuestion)) {
             faults.add(new CellFault(
                     1,
                     "",
                     "No column is a question of this paper. Choose what the columns are, or name them by number."));
         }
-        Scores.refuse(table, columns, items, faults);
         AnswerCells cells = new AnswerCells(table, columns, items, choices);
-        List<Column> students = columns.stream().filter(Column::isStudent).toList();
-        Integer keyLine = keyLine(students);
-        List<BringIn.Attempt> attempts = faults.isEmpty() ? attempts(columns, students, keyLine, cells) : List.of();
+        PointCells points = new PointCells(table, columns, items, choices, keyLine);
+        List<BringIn.Attempt> attempts =
+                faults.isEmpty() ? attempts(columns, students, keyLine, cells, points) : List.of();
         List<BringIn.Attempt> once = once(attempts);
         return new BringIn(
                 shape,
                 columns,
                 once,
                 questions,
-                cells.questions(),
+                Stream.concat(cells.questions().stream(), points.questions().stream())
+                        .toList(),
                 without(columns),
                 attempts.size() - once.size(),
                 keyLine,
                 cells.decimalComma(),
+                points.asks(),
                 faults);
     }
 
     private List<BringIn.Attempt> attempts(
-            List<Column> columns, List<Column> students, @Nullable Integer key, AnswerCells cells) {
+            List<Column> columns, List<Column> students, @Nullable Integer key, AnswerCells cells, PointCells points) {
         int usual = shape == BringIn.Shape.LETTERS ? usualLength(columns) : 0;
         List<BringIn.Attempt> attempts = new ArrayList<>();
         for (Table.Row row : table.rows()) {
@@ -130,7 +135,9 @@ public final class AnswerTable {
             }
             if (!asks && !said.skip() && student != null) {
                 String by = found.by() == null ? "chosen" : found.by().name().toLowerCase(Locale.ROOT);
-                attempts.add(new BringIn.Attempt(row.line(), student, by, cells.answers(row)));
+                PointCells.Given given = points.of(row);
+                attempts.add(new BringIn.Attempt(
+                        row.line(), student, by, cells.answers(row), given.points(), given.notAsked()));
             }
         }
         return attempts;
@@ -216,7 +223,7 @@ public final class AnswerTable {
 
     private List<BringIn.Without> without(List<Column> columns) {
         List<BringIn.Without> without = new ArrayList<>();
-        if (columns.stream().noneMatch(c -> c.use() == Use.ITEM)) {
+        if (columns.stream().noneMatch(Column::isQuestion)) {
             return without;
         }
         for (int n = 0; n < items.size(); n++) {

@@ -2,8 +2,10 @@ package org.scholion.formats.bringin;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
+import org.scholion.core.number.Fraction;
 
 /**
  * What a table of answers would bring in. Rows that ask and are not decided stay out and stop nobody; everything else
@@ -17,6 +19,7 @@ import org.scholion.core.answer.Answer;
  * @param twice how many students have several rows
  * @param keyLine the row that holds the key; null for none
  * @param decimalComma whether commas in numbers are taken for decimal marks; null where no number has one
+ * @param pointsAsk whether all points are 0 or 1 while some question is worth something else
  * @param faults what is wrong with the file as a whole
  */
 public record BringIn(
@@ -29,6 +32,7 @@ public record BringIn(
         int twice,
         @Nullable Integer keyLine,
         @Nullable Boolean decimalComma,
+        boolean pointsAsk,
         List<CellFault> faults) {
 
     /** How the answers stood in the file. */
@@ -43,8 +47,19 @@ public record BringIn(
         OPTIONS
     }
 
-    /** One student's row. */
-    public record Attempt(int line, Known student, String by, Map<String, Answer> answers) {}
+    /**
+     * One student's row.
+     *
+     * @param points what was given elsewhere, by item
+     * @param notAsked items that were not asked of this student
+     */
+    public record Attempt(
+            int line,
+            Known student,
+            String by,
+            Map<String, Answer> answers,
+            Map<String, Fraction> points,
+            Set<String> notAsked) {}
 
     /** One thing that does not fit; the column is empty when it is the whole row. */
     public record CellFault(int line, String column, String message) {}
@@ -73,8 +88,10 @@ public record BringIn(
     /**
      * A kind of cell that is no answer as it stands.
      *
-     * @param item whose answer it should be; empty for a sign that stands in cells of several questions
+     * @param item whose answer it should be; empty for a sign that stands in cells of several questions, and
+     *     {@code *} for cells of several that give no points
      * @param options what it could be instead, by id; empty where only no answer, or the text as it is, is possible
+     * @param points whether it should be points
      * @param decided an option's id, {@code ""} for no answer, {@code =} for the text as it is; null while undecided
      */
     public record CellQuestion(
@@ -83,6 +100,7 @@ public record BringIn(
             String cell,
             int count,
             List<Option> options,
+            boolean points,
             @Nullable String decided) {}
 
     /** An option that a cell could mean. */
@@ -102,7 +120,7 @@ public record BringIn(
 
     /** The same with only these of its rows coming in. */
     public BringIn with(List<Attempt> some) {
-        return new BringIn(shape, columns, some, rows, cells, without, twice, keyLine, decimalComma, faults);
+        return new BringIn(shape, columns, some, rows, cells, without, twice, keyLine, decimalComma, pointsAsk, faults);
     }
 
     /** The questions that were not asked of these students, as a person says. */
@@ -117,6 +135,8 @@ public record BringIn(
     public int undecided(BringInChoices choices) {
         long open = cells.stream().filter(c -> c.decided() == null).count()
                 + without.stream().filter(w -> w.decided() == null).count();
-        return (int) open + (twice > 0 && choices.twice() == null ? 1 : 0);
+        return (int) open
+                + (twice > 0 && choices.twice() == null ? 1 : 0)
+                + (pointsAsk && choices.pointsAs() == null ? 1 : 0);
     }
 }

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param without about questions that no column answers, by item
  * @param twice which row counts of a student who has several
  * @param decimalComma whether commas in numbers are decimal marks; null for what the file looks like
+ * @param pointsAs what 0 and 1 are where points are brought in and nothing else stands there; null while undecided
  */
 public record BringInChoices(
         @Nullable Integer heading,
@@ -21,9 +22,10 @@ public record BringInChoices(
         Map<String, String> cells,
         Map<String, Missing> without,
         @Nullable Twice twice,
-        @Nullable Boolean decimalComma) {
+        @Nullable Boolean decimalComma,
+        @Nullable PointsAs pointsAs) {
     public static final BringInChoices NONE =
-            new BringInChoices(null, Map.of(), Map.of(), Map.of(), Map.of(), null, null);
+            new BringInChoices(null, Map.of(), Map.of(), Map.of(), Map.of(), null, null, null);
 
     public BringInChoices {
         columns = Map.copyOf(columns);
@@ -36,6 +38,13 @@ public record BringInChoices(
     public enum Missing {
         NOT_ASKED,
         NO_ANSWER
+    }
+
+    /** What 0 and 1 are in columns of points. */
+    public enum PointsAs {
+        POINTS,
+        /** Nothing and all of the question's points. */
+        SHARES
     }
 
     /** Which of several rows counts. */

@@ -10,6 +10,8 @@ import org.jspecify.annotations.Nullable;
  */
 public record Column(
         int index, String name, Use use, @Nullable String item, String because, boolean sure) {
+    static final String CHOSEN = "you chose this";
+
     /** What a column can be. */
     public enum Use {
         NUMBER,
@@ -18,7 +20,10 @@ public record Column(
         NAME,
         GIVEN,
         FAMILY,
+        /** Answers to a question. */
         ITEM,
+        /** What was given for a question where it was scored. */
+        POINTS,
         LEFT_OUT
     }
 
@@ -26,6 +31,21 @@ public record Column(
     public record Choice(Use use, @Nullable String item) {}
 
     boolean isStudent() {
-        return use != Use.ITEM && use != Use.LEFT_OUT;
+        return use != Use.ITEM && use != Use.POINTS && use != Use.LEFT_OUT;
+    }
+
+    /** Whether it says something about a question of the paper. */
+    boolean isQuestion() {
+        return use == Use.ITEM || use == Use.POINTS;
+    }
+
+    /** Whether a person has said what it is. */
+    boolean isChosen() {
+        return because.equals(CHOSEN);
+    }
+
+    /** The same taken for something else. */
+    Column as(Use other, String why, boolean certain) {
+        return new Column(index, name, other, item, why, certain);
     }
 }

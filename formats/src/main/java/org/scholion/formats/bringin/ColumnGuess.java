@@ -39,7 +39,7 @@ final class ColumnGuess {
         Column[] columns = new Column[table.names().size()];
         chosen.forEach((i, choice) -> {
             if (i >= 0 && i < columns.length) {
-                columns[i] = new Column(i, name(i), choice.use(), choice.item(), "you chose this", true);
+                columns[i] = new Column(i, name(i), choice.use(), choice.item(), Column.CHOSEN, true);
             }
         });
         students(columns);
@@ -145,17 +145,20 @@ final class ColumnGuess {
                 : new Column(i, name(i), Use.LEFT_OUT, null, "it is no question of this paper", true);
     }
 
-    /** Of two columns that mean one item, the sure one is taken, or the one that a person chose, or the first. */
+    /**
+     * Of two columns that mean one item, the sure one is taken, or the one that a person chose, or the first. An item
+     * can have its answers in one and its points in another.
+     */
     private List<Column> onlyOneEach(Column[] columns) {
         Map<String, Column> first = new HashMap<>();
         for (Column c : columns) {
             if (c.item() != null) {
-                first.merge(c.item(), c, ColumnGuess::better);
+                first.merge(c.use() + c.item(), c, ColumnGuess::better);
             }
         }
         List<Column> all = new ArrayList<>();
         for (Column c : columns) {
-            Column other = c.item() == null ? null : first.get(c.item());
+            Column other = c.item() == null ? null : first.get(c.use() + c.item());
             all.add(
                     other == null || other == c
                             ? c
@@ -175,7 +178,7 @@ final class ColumnGuess {
     }
 
     private static int rank(Column c) {
-        return c.because().equals("you chose this") ? 2 : c.sure() ? 1 : 0;
+        return c.isChosen() ? 2 : c.sure() ? 1 : 0;
     }
 
     static @Nullable Item item(List<Item> items, @Nullable String id) {

@@ -10,6 +10,11 @@ final class KeyRow {
             "(?U).*\\b(key|answer ?key|solutions?|correct( answers?)?|lösung(en)?|fasit|master)\\b.*",
             Pattern.CASE_INSENSITIVE);
 
+    /** The points that were possible, in a row of their own. */
+    private static final Pattern POSSIBLE = Pattern.compile(
+            "max\\.?(imum)?( points| marks)?|(points|marks) possible|possible( points| marks)?|out of|full (points|marks)",
+            Pattern.CASE_INSENSITIVE);
+
     /** A longer cell is an answer, whatever words are in it. */
     private static final int LONGEST = 60;
 
@@ -17,8 +22,22 @@ final class KeyRow {
 
     /** @param students the columns that name students */
     static boolean looks(Table.Row row, List<Column> students) {
+        return said(row, students).stream()
+                        .anyMatch(cell ->
+                                cell.length() <= LONGEST && KEY.matcher(cell).matches())
+                || saysPossible(row, students);
+    }
+
+    /** Whether it says what was possible. Max can be a first name: it is one where a surname stands beside it. */
+    static boolean saysPossible(Table.Row row, List<Column> students) {
+        List<String> said = said(row, students);
+        return said.size() == 1 && POSSIBLE.matcher(said.get(0)).matches();
+    }
+
+    private static List<String> said(Table.Row row, List<Column> students) {
         return students.stream()
-                .map(c -> row.cell(c.index()))
-                .anyMatch(cell -> cell.length() <= LONGEST && KEY.matcher(cell).matches());
+                .map(c -> row.cell(c.index()).strip())
+                .filter(c -> !c.isEmpty())
+                .toList();
     }
 }

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.scholion.formats.bringin.Column.Use;
@@ -22,8 +23,7 @@ public final class PaperFromAnswers {
     private static final Pattern NUMBER =
             Pattern.compile("[-+−]?\\d+([.,]\\d+)?\\s*([%°]|[\\p{L}/·²³]{1,12})?( [\\p{L}]{1,8})?");
     private static final Pattern BESIDE = Pattern.compile(
-            "(?i).*\\b(score|points?|marks?|time|date|handed in|submitted|started|class|section|group|e-?mail|full name|comments?|feedback)\\b.*");
-    /** A longer name is a question in which such a word stands. */
+            "(?i).*\\b(score|total|sum|percent(age)?|result|grade|points?|marks?|time|date|handed in|submitted|started|class|section|group|e-?mail|full name|comments?|feedback)\\b.*");
     private static final int MOST_WORDS = 4;
 
     private static final int MOST_OPTIONS = 8;
@@ -39,6 +39,8 @@ public final class PaperFromAnswers {
         TEXT,
         NUMBER,
         OPEN,
+        /** Only points, given where it was scored. */
+        POINTS,
         LEFT_OUT
     }
 
@@ -48,51 +50,98 @@ public final class PaperFromAnswers {
      * @param column its place in the file
      * @param options what could be chosen, the most frequent first
      * @param key what the file's key row says; empty where there is none
+     * @param points what it is worth
      * @param because why it is of this kind
      */
     public record MadeQuestion(
-            int column, String prompt, Kind kind, List<String> options, String key, String because) {}
+            int column, String prompt, Kind kind, List<String> options, String key, String points, String because) {
+        MadeQuestion(int column, String prompt, Kind kind, List<String> options, String key, String because) {
+            this(column, prompt, kind, options, key, "1", because);
+        }
+
+        MadeQuestion worth(String other) {
+            return new MadeQuestion(column, prompt, kind, options, key, other, because);
+        }
+    }
 
     /**
-     * Looks at the columns that name no student.
+     * What a person says of the questions that would be made.
      *
-     * @param kinds what a person says that columns are, by place
+     * @param kinds of columns, by place
+     * @param points what they are worth, by place
      */
-    public static List<MadeQuestion> of(
-            Table table, List<Known> roster, BringInChoices choices, Map<Integer, Kind> kinds) {
+    public record Asked(Map<Integer, Kind> kinds, Map<Integer, String> points) {
+        public static final Asked NOTHING = new Asked(Map.of(), Map.of());
+
+        public Asked {
+            kinds = Map.copyOf(kinds);
+            points = Map.copyOf(points);
+        }
+    }
+
+    /** Looks at the columns that name no student. */
+    public static List<MadeQuestion> of(Table table, List<Known> roster, BringInChoices choices, Asked asked) {
         StudentFinder finder = new StudentFinder(roster);
         List<Column> columns = new ColumnGuess(table, List.of(), finder, choices.columns()).columns();
-        Integer keyLine = keyLine(table, columns, finder);
-        List<MadeQuestion> made = new ArrayList<>();
+        Table.Row keyRow = keyRow(table, columns, finder);
+        Integer keyLine = keyRow == null ? null : keyRow.line();
+        Boolean possible = keyRow == null ? null : KeyRow.saysPossible(keyRow, students(columns));
+        List<Looked> looked = new ArrayList<>();
         for (Column c : columns) {
-            if (c.isStudent()) {
-                continue;
+            if (!c.isStudent()) {
+                looked.add(looked(table, c, keyLine));
             }
-            List<String> cells = new ArrayList<>();
-            String key = "";
-            for (Table.Row row : table.rows()) {
-                String cell = row.cell(c.index()).strip();
-                if (Objects.equals(keyLine, row.line())) {
-                    key = cell;
-                } else if (!cell.isEmpty()) {
-                    cells.add(cell);
-                }
-            }
-            MadeQuestion guess = guess(c, cells, key, keyLine != null);
-            Kind said = kinds.get(c.index());
-            made.add(said == null || said == guess.kind() ? guess : as(guess, said, cells));
+        }
+        Set<Integer> scored = PointColumns.of(looked, possible);
+        List<MadeQuestion> made = new ArrayList<>();
+        for (Looked l : looked) {
+            int place = l.column().index();
+            MadeQuestion guess = scored.contains(place)
+                    ? PointColumns.question(l, "its cells are points, and no answers stand beside them")
+                    : guess(l.column(), l.cells(), l.key(), keyLine != null);
+            Kind said = asked.kinds().get(place);
+            MadeQuestion one = said == null || said == guess.kind() ? guess : as(guess, said, l);
+            made.add(one.worth(asked.points().getOrDefault(place, one.points())));
         }
         return made;
     }
 
-    private static @Nullable Integer keyLine(Table table, List<Column> columns, StudentFinder finder) {
-        List<Column> students = columns.stream().filter(Column::isStudent).toList();
+    /**
+     * A column that names no student.
+     *
+     * @param cells what stands in it, without the key
+     */
+    record Looked(Column column, List<String> cells, String key) {}
+
+    private static Looked looked(Table table, Column c, @Nullable Integer keyLine) {
+        List<String> cells = new ArrayList<>();
+        String key = "";
+        for (Table.Row row : table.rows()) {
+            String cell = row.cell(c.index()).strip();
+            if (Objects.equals(keyLine, row.line())) {
+                key = cell;
+            } else if (!cell.isEmpty()) {
+                cells.add(cell);
+            }
+        }
+        return new Looked(c, cells, key);
+    }
+
+    /** A longer name is a question in which such a word stands. */
+    static boolean isBeside(String name) {
+        return name.split(" ").length <= MOST_WORDS && BESIDE.matcher(name).matches();
+    }
+
+    private static List<Column> students(List<Column> columns) {
+        return columns.stream().filter(Column::isStudent).toList();
+    }
+
+    private static Table.@Nullable Row keyRow(Table table, List<Column> columns, StudentFinder finder) {
         return table.rows().stream()
-                .filter(r -> KeyRow.looks(r, students))
+                .filter(r -> KeyRow.looks(r, students(columns)))
                 .filter(r -> columns.stream()
                         .filter(c -> c.use() == Use.NUMBER || c.use() == Use.EMAIL)
                         .noneMatch(c -> finder.isSomebody(r.cell(c.index()))))
-                .map(Table.Row::line)
                 .findFirst()
                 .orElse(null);
     }
@@ -101,7 +150,7 @@ public final class PaperFromAnswers {
         if (cells.isEmpty() && key.isEmpty()) {
             return new MadeQuestion(c.index(), c.name(), Kind.LEFT_OUT, List.of(), key, "nothing stands in it");
         }
-        if (c.name().split(" ").length <= MOST_WORDS && BESIDE.matcher(c.name()).matches()) {
+        if (isBeside(c.name())) {
             return new MadeQuestion(c.index(), c.name(), Kind.LEFT_OUT, List.of(), key, "its name is no question’s");
         }
         if (share(cells, x -> NUMBER.matcher(x).matches()) >= MOST
@@ -141,14 +190,18 @@ public final class PaperFromAnswers {
                         c.index(), c.name(), Kind.TEXT, List.of(), key, "its cells are short and of many sorts");
     }
 
-    private static MadeQuestion as(MadeQuestion q, Kind kind, List<String> cells) {
+    private static MadeQuestion as(MadeQuestion q, Kind kind, Looked looked) {
+        if (kind == Kind.POINTS) {
+            return PointColumns.question(looked, Column.CHOSEN);
+        }
+        List<String> cells = looked.cells();
         List<String> options = switch (kind) {
             case CHOICE -> ranked(counts(cells), q.key());
             case SEVERAL ->
                 ranked(counts(cells.stream().flatMap(x -> split(x).stream()).toList()), "");
             default -> List.of();
         };
-        return new MadeQuestion(q.column(), q.prompt(), kind, options, q.key(), "you chose this");
+        return new MadeQuestion(q.column(), q.prompt(), kind, options, q.key(), Column.CHOSEN);
     }
 
     private static double share(List<String> cells, java.util.function.Predicate<String> fits) {
@@ -187,12 +240,12 @@ public final class PaperFromAnswers {
     public static ObjectNode item(MadeQuestion q, String id) {
         ObjectNode item = Json.MAPPER.createObjectNode();
         item.put("id", id);
-        item.put("points", "1");
+        item.put("points", q.points());
         item.put("prompt", q.prompt());
         switch (q.kind()) {
             case CHOICE, SEVERAL -> choice(item, q);
             case NUMBER -> number(item, q);
-            case OPEN -> item.put("kind", "open");
+            case OPEN, POINTS -> item.put("kind", "open");
             default -> {
                 item.put("kind", "text");
                 ArrayNode accept = item.putArray("accept");

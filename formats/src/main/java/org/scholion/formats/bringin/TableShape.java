@@ -22,6 +22,8 @@ final class TableShape {
     private static final Pattern ANSWER = Pattern.compile(
             "(the )?(answers?|responses?|answer ?given|given ?answer|selected|choice|value|reply|antwort|svar)",
             Pattern.CASE_INSENSITIVE);
+    private static final Pattern POINTS =
+            Pattern.compile("(points?|marks?|scores?)( given)?|punkte|poeng", Pattern.CASE_INSENSITIVE);
     private static final int SHORTEST_STRING = 4;
 
     private TableShape() {}
@@ -134,10 +136,16 @@ final class TableShape {
         return false;
     }
 
+    /** The column of answers; where there is none, the one of points. */
     private static int answer(Table table, int question) {
+        int answers = named(table, question, ANSWER);
+        return answers < 0 ? named(table, question, POINTS) : answers;
+    }
+
+    private static int named(Table table, int question, Pattern name) {
         for (int i = 0; i < table.names().size(); i++) {
             if (i != question
-                    && ANSWER.matcher(table.names().get(i).replace('_', ' ').strip())
+                    && name.matcher(table.names().get(i).replace('_', ' ').strip())
                             .matches()) {
                 return i;
             }

@@ -16,7 +16,7 @@ import org.scholion.formats.table.Table;
 
 class AnswerTableTest {
     private static BringInChoices choices(Map<String, String> cells, Map<Integer, RowChoice> rows) {
-        return new BringInChoices(null, Map.of(), rows, cells, Map.of(), null, null);
+        return new BringInChoices(null, Map.of(), rows, cells, Map.of(), null, null, null);
     }
 
     private static BringIn recognise(String table) {
@@ -156,7 +156,7 @@ class AnswerTableTest {
         assertThat(asked.twice()).isEqualTo(1);
         assertThat(asked.undecided(BringInChoices.NONE)).isEqualTo(3).as("two questions without a column, and this");
         for (Twice which : Twice.values()) {
-            BringInChoices said = new BringInChoices(null, Map.of(), Map.of(), Map.of(), Map.of(), which, null);
+            BringInChoices said = new BringInChoices(null, Map.of(), Map.of(), Map.of(), Map.of(), which, null, null);
             assertThat(recognise(table, said).attempts().stream()
                             .filter(a -> a.student().id().equals("1"))
                             .map(a -> a.answers().get("q1")))
@@ -171,7 +171,7 @@ class AnswerTableTest {
         assertThat(found.attempts()).hasSize(2);
         assertThat(found.rows()).isEmpty();
         Table file = Table.read("number,q1\n40216,a\nKEY,b\n");
-        assertThat(PaperFromAnswers.of(file, Class4.ROSTER, BringInChoices.NONE, Map.of()))
+        assertThat(PaperFromAnswers.of(file, Class4.ROSTER, BringInChoices.NONE, PaperFromAnswers.Asked.NOTHING))
                 .as("and it is the key of the questions that are made of the file")
                 .extracting(PaperFromAnswers.MadeQuestion::key)
                 .containsExactly("b");
@@ -191,8 +191,8 @@ class AnswerTableTest {
             assertThat(w.item()).isEqualTo("q3");
             assertThat(w.decided()).isNull();
         });
-        BringInChoices said =
-                new BringInChoices(null, Map.of(), Map.of(), Map.of(), Map.of("q3", Missing.NOT_ASKED), null, null);
+        BringInChoices said = new BringInChoices(
+                null, Map.of(), Map.of(), Map.of(), Map.of("q3", Missing.NOT_ASKED), null, null, null);
         assertThat(recognise("number,q1,q2\n40216,a,a\n", said).notAsked()).containsExactly("q3");
     }
 
@@ -263,15 +263,6 @@ class AnswerTableTest {
     }
 
     @Test
-    void scores_are_never_taken_for_answers() {
-        BringIn found = recognise("number,1,2,q3\n40216,1,0,x\n40220,0,1,x\n40212,1,1,x\n");
-        assertThat(found.faults())
-                .singleElement()
-                .satisfies(f -> assertThat(f.message()).contains("The columns 1, 2", "hold scores, not answers"));
-        assertThat(found.attempts()).isEmpty();
-    }
-
-    @Test
     void score_and_comment_columns_between_the_answers_are_known_as_such() {
         BringIn found = recognise("number,q1,Score,Comments,q2,Max\n40216,a,1,good,b,1\n");
         assertThat(found.columns().get(2).because()).isEqualTo("it looks like a time, scores or comments, not answers");
@@ -289,6 +280,7 @@ class AnswerTableTest {
                         Map.of(),
                         Map.of(),
                         Map.of(),
+                        null,
                         null,
                         null));
         assertThat(said.columns().get(1).item()).isEqualTo("q1");

@@ -54,6 +54,7 @@ class TableShapeTest {
                         Map.of(),
                         Map.of(),
                         null,
+                        null,
                         null));
         assertThat(asIs.attempts()).hasSize(3);
     }

@@ -3,6 +3,7 @@ package org.scholion.server.collect;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -12,8 +13,12 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
+import org.scholion.core.number.Fraction;
+import org.scholion.core.score.Elsewhere;
 import org.scholion.formats.assessment.AnswerJson;
 import org.scholion.formats.bringin.AnswerTable;
 import org.scholion.formats.bringin.BringIn;
@@ -32,6 +37,7 @@ import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;
+import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.Scoring;
 import org.scholion.server.ledger.Turns;
 import org.scholion.server.platform.HeavyWork;
@@ -54,6 +60,7 @@ public class BringingIn {
     private final Attempts attempts;
     private final BroughtIn broughtIn;
     private final Scoring scoring;
+    private final Ledger ledger;
     private final Turns turns;
     private final HeavyWork heavyWork;
     private final Access access;
@@ -67,6 +74,7 @@ public class BringingIn {
             Attempts attempts,
             BroughtIn broughtIn,
             Scoring scoring,
+            Ledger ledger,
             Turns turns,
             HeavyWork heavyWork,
             Access access,
@@ -78,6 +86,7 @@ public class BringingIn {
         this.attempts = attempts;
         this.broughtIn = broughtIn;
         this.scoring = scoring;
+        this.ledger = ledger;
         this.turns = turns;
         this.heavyWork = heavyWork;
         this.access = access;
@@ -89,18 +98,33 @@ public class BringingIn {
      *
      * @param how encoding, separator and sheet, where they were chosen
      * @param kinds what questions are made of columns, by place, where the assessment has none yet
+     * @param points what such questions are worth, by place
      * @param replace students whose answers came in from a file before and are to be those of this one
      */
     public record BringInAsked(
-            Grid.Reading how, BringInChoices choices, Map<Integer, PaperFromAnswers.Kind> kinds, Set<UUID> replace) {
+            Grid.Reading how,
+            BringInChoices choices,
+            Map<Integer, PaperFromAnswers.Kind> kinds,
+            Map<Integer, String> points,
+            Set<UUID> replace) {
         public static final BringInAsked NOTHING =
-                new BringInAsked(Grid.Reading.NOTHING, BringInChoices.NONE, Map.of(), Set.of());
+                new BringInAsked(Grid.Reading.NOTHING, BringInChoices.NONE, Map.of(), Map.of(), Set.of());
 
         public BringInAsked {
             Objects.requireNonNull(how);
             Objects.requireNonNull(choices);
             kinds = Map.copyOf(kinds);
+            points = Map.copyOf(points);
             replace = Set.copyOf(replace);
+        }
+
+        PaperFromAnswers.Asked made() {
+            points.forEach((column, worth) -> {
+                if (Fraction.parse(worth).filter(f -> f.signum() > 0).isEmpty()) {
+                    throw Refused.invalid("points." + column, "'" + worth + "' is no number of points");
+                }
+            });
+            return new PaperFromAnswers.Asked(kinds, points);
         }
     }
 
@@ -115,6 +139,7 @@ public class BringingIn {
      * @param asBefore how many have an attempt that says the same already
      * @param changed who have an attempt that says something else; it stays as it is unless it is to be replaced
      * @param missing students of the rosters that the file does not name
+     * @param pointsAsk whether somebody has to say what 0 and 1 are, where questions are worth something else
      * @param open how many decisions are missing before anything can come in
      * @param made questions that would be made of the columns, where the assessment has none yet
      * @param free students of the rosters who have no answers here, to whom a row can be given
@@ -138,6 +163,7 @@ public class BringingIn {
             int twice,
             @Nullable Integer keyLine,
             @Nullable Boolean decimalComma,
+            boolean pointsAsk,
             int open,
             List<CellFault> faults,
             List<PaperFromAnswers.MadeQuestion> made,
@@ -204,7 +230,7 @@ public class BringingIn {
             List<Known> roster = roster(assessment);
             Table table = AnswerTable.headed(grid, roster, asked.choices());
             List<JsonNode> items = new ArrayList<>();
-            for (PaperFromAnswers.MadeQuestion q : PaperFromAnswers.of(table, roster, asked.choices(), asked.kinds())) {
+            for (PaperFromAnswers.MadeQuestion q : PaperFromAnswers.of(table, roster, asked.choices(), asked.made())) {
                 if (q.kind() != PaperFromAnswers.Kind.LEFT_OUT) {
                     items.add(PaperFromAnswers.item(q, "q" + (items.size() + 1)));
                 }
@@ -235,9 +261,10 @@ public class BringingIn {
                 0,
                 null,
                 null,
+                false,
                 0,
                 List.of(),
-                PaperFromAnswers.of(table, roster, asked.choices(), asked.kinds()),
+                PaperFromAnswers.of(table, roster, asked.choices(), asked.made()),
                 table.rows().stream().limit(SHOWN_ROWS).toList(),
                 List.of(),
                 List.of());
@@ -258,6 +285,7 @@ public class BringingIn {
                 .filter(Objects::nonNull)
                 .toList();
         Map<UUID, Map<String, JsonNode>> said = attempts.responsesOf(theirs);
+        Map<UUID, Map<String, Fraction>> given = given(theirs, found);
         Map<UUID, BroughtIn.OtherAnswers> stands = broughtIn.stands(theirs);
         Set<String> asBefore = new HashSet<>();
         List<UUID> other = new ArrayList<>();
@@ -267,7 +295,8 @@ public class BringingIn {
             UUID there = taken.get(a.student().id());
             if (there == null) {
                 fresh.add(a);
-            } else if (answers(a).equals(said.getOrDefault(there, Map.of()))) {
+            } else if (answers(a).equals(said.getOrDefault(there, Map.of()))
+                    && a.points().equals(given.getOrDefault(there, Map.of()))) {
                 asBefore.add(a.student().id());
             } else {
                 other.add(there);
@@ -281,6 +310,20 @@ public class BringingIn {
         List<BroughtIn.OtherAnswers> changed =
                 other.stream().map(stands::get).filter(Objects::nonNull).toList();
         return new Read(grid, read.table(), found.with(fresh), asBefore, changed, replaced);
+    }
+
+    /** The points that came in before for what this file has points for. */
+    private Map<UUID, Map<String, Fraction>> given(Collection<UUID> some, BringIn found) {
+        Set<String> items = new HashSet<>();
+        found.attempts().forEach(a -> items.addAll(a.points().keySet()));
+        Map<UUID, Map<String, Fraction>> given = new HashMap<>();
+        ledger.currentOf(some, items)
+                .forEach((attempt, marks) -> marks.forEach((item, m) -> {
+                    if (Elsewhere.is(m.mark())) {
+                        given.computeIfAbsent(attempt, x -> new HashMap<>()).put(item, Elsewhere.points(m.mark()));
+                    }
+                }));
+        return given;
     }
 
     private List<Item> items(UUID assessment) {
@@ -297,7 +340,7 @@ public class BringingIn {
         Map<String, UUID> sections = sections(assessment);
         Map<String, UUID> bySection = new HashMap<>();
         Instant now = clock.instant();
-        Map<UUID, Map<String, JsonNode>> answers = new LinkedHashMap<>();
+        Map<UUID, Scoring.ComesIn> comesIn = new LinkedHashMap<>();
         for (BringIn.Attempt row : found.attempts()) {
             UUID section = Objects.requireNonNull(sections.get(row.student().section()));
             UUID sitting = bySection.computeIfAbsent(
@@ -314,13 +357,14 @@ public class BringingIn {
                             Attempt.Way.FILE,
                             null,
                             file),
-                    a -> Set.copyOf(found.notAsked()),
+                    a -> Stream.concat(found.notAsked().stream(), row.notAsked().stream())
+                            .collect(Collectors.toSet()),
                     now);
-            answers.put(id, answers(row));
+            comesIn.put(id, new Scoring.ComesIn(answers(row), row.points()));
         }
-        Map<Attempt, Map<String, JsonNode>> taken = new LinkedHashMap<>();
-        attempts.some(answers.keySet()).forEach(a -> taken.put(a, answers.getOrDefault(a.id(), Map.of())));
-        scoring.handInMany(assessment, taken, now);
+        Map<Attempt, Scoring.ComesIn> taken = new LinkedHashMap<>();
+        attempts.some(comesIn.keySet()).forEach(a -> taken.put(a, Objects.requireNonNull(comesIn.get(a.id()))));
+        scoring.handInMany(me, assessment, taken, now);
     }
 
     private static Map<String, JsonNode> answers(BringIn.Attempt row) {
@@ -371,6 +415,7 @@ public class BringingIn {
                 found.twice(),
                 found.keyLine(),
                 found.decimalComma(),
+                found.pointsAsk(),
                 found.undecided(asked.choices()),
                 found.faults(),
                 List.of(),

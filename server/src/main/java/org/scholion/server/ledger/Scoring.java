@@ -10,10 +10,14 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.scholion.core.item.Item;
+import org.scholion.core.number.Fraction;
+import org.scholion.core.score.Elsewhere;
 import org.scholion.core.score.Mark;
+import org.scholion.core.score.State;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.platform.Events;
+import org.scholion.server.platform.Me;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -72,15 +76,28 @@ public class Scoring {
         standings.refresh(edition, List.of(attempt), Map.of(attempt.id(), current), Map.of(attempt.id(), answers));
     }
 
-    /** Keeps and scores many attempts at once, as far as they were not in; their standings follow. */
+    /**
+     * What comes in of one attempt.
+     *
+     * @param points what was given elsewhere, by item, which goes before the rules
+     */
+    public record ComesIn(Map<String, JsonNode> answers, Map<String, Fraction> points) {}
+
+    /**
+     * Keeps and scores many attempts at once, as far as they were not in; their standings follow.
+     *
+     * @param by who brings them in, who answers for points that come with them
+     */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void handInMany(UUID assessment, Map<Attempt, Map<String, JsonNode>> some, Instant at) {
+    public void handInMany(Me by, UUID assessment, Map<Attempt, ComesIn> some, Instant at) {
         Edition edition = editions.require(assessment);
         List<UUID> taken = new ArrayList<>();
         List<LedgerMark> marks = new ArrayList<>();
-        some.forEach((attempt, answers) -> {
-            if (attempts.handIn(attempt, answers, at)) {
-                marks.addAll(marks(edition, attempt, answers, at));
+        some.forEach((attempt, comes) -> {
+            if (attempts.handIn(attempt, comes.answers(), at)) {
+                marks.addAll(marks(edition, attempt, comes.answers(), at).stream()
+                        .map(m -> elsewhere(by, edition, m, comes.points()))
+                        .toList());
                 taken.add(attempt.id());
             }
         });
@@ -88,6 +105,16 @@ public class Scoring {
             ledger.append(some.keySet().iterator().next().school(), marks);
             finish(assessment, taken);
         }
+    }
+
+    private static LedgerMark elsewhere(Me by, Edition edition, LedgerMark ruled, Map<String, Fraction> points) {
+        Fraction given = points.get(ruled.item());
+        if (given == null || ruled.mark().state() == State.EXCUSED) {
+            return ruled;
+        }
+        Item item = edition.assessment().item(ruled.item()).orElseThrow();
+        return LedgerMark.byPerson(
+                ruled.attempt(), item.id(), Elsewhere.of(item, given), edition.number(), by, null, ruled.at());
     }
 
     @Transactional(propagation = Propagation.MANDATORY)

@@ -16,10 +16,15 @@ public final class Said {
 
     /** @throws Refused when it is not of this form */
     public static <T> T read(String json, Class<T> form) {
+        T said = null;
         try {
-            return STRICT.readValue(json, form);
+            said = STRICT.readValue(json, form);
         } catch (JacksonException e) {
+            // Told below, as nothing at all is.
+        }
+        if (said == null) {
             throw Refused.invalid("asked", "what was said about the file cannot be read; load the page anew");
         }
+        return said;
     }
 }

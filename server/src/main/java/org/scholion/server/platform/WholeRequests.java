@@ -52,11 +52,14 @@ class WholeRequests extends RequestBodyAdviceAdapter {
 
     @Override
     public Object afterBodyRead(
-            Object body,
+            @Nullable Object body,
             HttpInputMessage message,
             MethodParameter parameter,
             Type type,
             Class<? extends HttpMessageConverter<?>> converter) {
+        if (body == null) {
+            throw Refused.invalid("body", "nothing is said here; load the page anew");
+        }
         List<Fault> missing = new ArrayList<>();
         look(body, "", missing);
         if (!missing.isEmpty()) {

@@ -408,7 +408,7 @@ public class Readings {
             long place = history.get(0).origin();
             LedgerMark last =
                     history.stream().filter(m -> m.seq() == place).findFirst().orElseThrow(Refused::notFound);
-            if (last.person() == null) {
+            if (last.person() == null || last.reading() == null) {
                 throw Refused.conflict("nothing-to-undo", "Nobody has read this answer yet.");
             }
             if (!me.id().equals(last.person())) {

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Told;
 import org.scholion.core.item.Item;
 import org.scholion.core.reason.Words;
+import org.scholion.core.score.Elsewhere;
 import org.scholion.core.score.State;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
@@ -94,7 +95,7 @@ class Decideds {
     /** By a person's hand, or by what the key learned since it was given out. */
     private static boolean isDecided(Edition first, @Nullable Item asGivenOut, Doubts.Waiting w) {
         LedgerMark mark = w.mark();
-        if (mark.mark().state() != State.SCORED) {
+        if (mark.mark().state() != State.SCORED || Elsewhere.is(mark.mark())) {
             return false;
         }
         if (mark.byPerson() || mark.mark().rule().equals("ruling")) {

@@ -12,8 +12,10 @@ public final class AboutFile {
     private final Map<String, String> without = new HashMap<>();
     private final Map<String, Object> columns = new HashMap<>();
     private final Map<String, String> kinds = new HashMap<>();
+    private final Map<String, String> points = new HashMap<>();
     private final List<String> replace = new ArrayList<>();
     private Object twice;
+    private Object pointsAs;
 
     public AboutFile skips(int line) {
         rows.put(String.valueOf(line), Map.of("student", "", "skip", true, "asIs", false));
@@ -60,6 +62,25 @@ public final class AboutFile {
         return this;
     }
 
+    public AboutFile worth(int column, String points) {
+        this.points.put(String.valueOf(column), points);
+        return this;
+    }
+
+    /** @param use as the page calls it; {@code item} is null for what is no question */
+    public AboutFile column(int place, String use, String item) {
+        Map<String, Object> choice = new HashMap<>();
+        choice.put("use", use);
+        choice.put("item", item);
+        columns.put(String.valueOf(place), choice);
+        return this;
+    }
+
+    public AboutFile takesPointsAs(String what) {
+        pointsAs = what;
+        return this;
+    }
+
     public Map<String, Object> said() {
         Map<String, Object> choices = new HashMap<>();
         choices.put("heading", null);
@@ -69,6 +90,7 @@ public final class AboutFile {
         choices.put("without", without);
         choices.put("twice", twice);
         choices.put("decimalComma", null);
+        choices.put("pointsAs", pointsAs);
         return Map.of(
                 "how",
                 Map.of("encoding", "", "separator", "", "sheet", 0),
@@ -76,6 +98,8 @@ public final class AboutFile {
                 choices,
                 "kinds",
                 kinds,
+                "points",
+                points,
                 "replace",
                 replace);
     }
