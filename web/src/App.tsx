@@ -32,6 +32,7 @@ const Queries = staff("Queries");
 const Assessment = staff("Assessment");
 const Collect = staff("Collect");
 const BringIn = staff("BringIn");
+const TypeIn = staff("TypeIn");
 const Settle = staff("Settle");
 const Read = staff("Read");
 const Examine = staff("Examine");
@@ -84,6 +85,7 @@ const STAFF = [
       { path: "key", element: later(<Key />) },
       { path: "collect", element: later(<Collect />) },
       { path: "bring-in", element: later(<BringIn />) },
+      { path: "type-in", element: later(<TypeIn />) },
       { path: "settle", element: later(<Settle />) },
       { path: "read", element: later(<Read />) },
       { path: "examine", element: later(<Examine />) },

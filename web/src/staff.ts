@@ -12,6 +12,7 @@ export { SchoolRecord } from "./places/school/SchoolRecord";
 export { Assessment } from "./stops/Assessment";
 export { BringIn } from "./stops/collect/BringIn";
 export { Collect } from "./stops/collect/Collect";
+export { TypeIn } from "./stops/collect/typing/TypeIn";
 export { Examine } from "./stops/examine/Examine";
 export { HandBack } from "./stops/handback/HandBack";
 export { Queries } from "./stops/handback/Queries";

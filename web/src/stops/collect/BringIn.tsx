@@ -11,6 +11,7 @@ import { AnswerColumns } from "./AnswerColumns";
 import { MadeQuestions } from "./MadeQuestions";
 import { OtherAnswers } from "./OtherAnswers";
 import { RowsThatAsk } from "./RowsThatAsk";
+import { useTypedTable } from "./typing/useTypedTable";
 import { type Bringing, isDecided, useBringIn, type View } from "./useBringIn";
 import { WhatAsks } from "./WhatAsks";
 
@@ -19,14 +20,23 @@ export function BringIn() {
   const { assessment } = useWhere();
   const bringing = useBringIn(assessment);
   const { view, file, taken } = bringing;
+  const typed = useTypedTable(assessment, bringing);
   return (
     <Sheet
       margin={
         <>
-          <MarginPart title={t("The file")}>
-            <PasteOrFile label={t("Answers: CSV, XLSX, ODS or text")} onFile={bringing.choose} />
-          </MarginPart>
-          <Trouble error={bringing.error} />
+          {typed.is ? (
+            <MarginPart title={t("Typed from paper")}>
+              <Link to={`/a/${assessment}/type-in`} className="underline">
+                {t("Go on typing")}
+              </Link>
+            </MarginPart>
+          ) : (
+            <MarginPart title={t("The file")}>
+              <PasteOrFile label={t("Answers: CSV, XLSX, ODS or text")} onFile={bringing.choose} />
+            </MarginPart>
+          )}
+          <Trouble error={typed.error ?? bringing.error} />
           {view && file && !taken && view.made.length === 0 && (
             <WhatComesIn view={view} bringing={bringing} assessment={assessment} />
           )}

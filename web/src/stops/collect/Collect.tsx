@@ -197,6 +197,12 @@ function CollectMargin({ assessment, view }: { assessment: string; view: View })
           </Link>{" "}
           · {t("one row per student, columns in any order")}
         </Note>
+        <Note>
+          <Link to={`/a/${assessment}/type-in`} className="font-semibold underline">
+            {t("Typed from paper")}
+          </Link>{" "}
+          · {t("letters or points in a grid, alone or two to compare")}
+        </Note>
       </MarginPart>
       {stuck.map((r) => (
         <MarginPart key={r.student} title={t("{{name}} may be stuck", { name: `${r.given} ${r.family}` })}>

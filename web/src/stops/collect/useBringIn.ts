@@ -24,6 +24,7 @@ type Asked = {
   choices: Choices;
   kinds: Record<number, Kind>;
   points: Record<number, string>;
+  typed: boolean;
   replace: string[];
 };
 
@@ -37,7 +38,7 @@ const NONE: Choices = {
   decimalComma: null,
   pointsAs: null,
 };
-const NOTHING: Asked = { how: AS_FOUND, choices: NONE, kinds: {}, points: {}, replace: [] };
+const NOTHING: Asked = { how: AS_FOUND, choices: NONE, kinds: {}, points: {}, typed: false, replace: [] };
 
 /** Whether a row does not ask any more: left out, taken as it is, or given to somebody. */
 export const isDecided = (row: Schemas["RowQuestion"]): boolean =>
@@ -105,6 +106,9 @@ export function useBringIn(assessment: string) {
     taken: take.data,
     working: take.isPending || make.isPending,
     choose: (f: File) => void choose(f),
+    /** What was typed from paper: its columns are known. */
+    begin: (f: File, columns: Choices["columns"]) =>
+      look(f, { ...NOTHING, typed: true, choices: { ...NONE, columns, cells: { "\t-": "" } } }),
     read: (how: How) => file && look(file, { ...asked, how }),
     say,
     column: (place: number, use: Use, item: string | null) => {

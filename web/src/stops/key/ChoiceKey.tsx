@@ -4,6 +4,7 @@ import { t } from "../../text";
 import { type Item, put } from "./definition";
 import type { KeyProps } from "./ItemEditor";
 import { Share } from "./kinds/Share";
+import { withOptionLines } from "./quick/optionLines";
 
 const RULES: [string, string][] = [
   ["exact", "all or nothing"],
@@ -57,6 +58,13 @@ export function ChoiceKey({ item, onChange, single = false }: KeyProps & { singl
               aria-label={t("text of option {{letter}}", { letter: String.fromCharCode(65 + i) })}
               value={o.text}
               onChange={(e) => setText(o.id, e.target.value)}
+              onPaste={(e) => {
+                const pasted = e.clipboardData.getData("text/plain");
+                if (pasted.trim().includes("\n")) {
+                  e.preventDefault();
+                  onChange(withOptionLines(item, o.id, pasted));
+                }
+              }}
               className="min-w-0 flex-1 bg-sheet py-1 font-script text-words"
             />
             {((!several && !key.includes(o.id)) || item.rule === "weights") && (

@@ -1,10 +1,11 @@
 import { TextButton } from "../../parts/Button";
 import { FaultLine, Field } from "../../parts/Field";
+import { Kbd } from "../../parts/Keys";
 import { RichField } from "../../parts/rich/RichField";
 import { t } from "../../text";
 import { Beside } from "./Beside";
 import { ChoiceKey } from "./ChoiceKey";
-import { type FrameworkFile, type Item, type Kind, kindName, put } from "./definition";
+import { type FrameworkFile, type Item, type Kind, put } from "./definition";
 import { BlanksKey } from "./kinds/BlanksKey";
 import { withBlanks } from "./kinds/blanks";
 import { CorrectionKey } from "./kinds/CorrectionKey";
@@ -15,6 +16,7 @@ import { SpotKey } from "./kinds/SpotKey";
 import { WorkingKey } from "./kinds/WorkingKey";
 import { NumberKey } from "./NumberKey";
 import { isTyped, placeInWords } from "./place";
+import { KindOf } from "./quick/KindOf";
 import { OpenKey } from "./rubric/OpenKey";
 import { StandardPicker } from "./StandardPicker";
 import { TextKey } from "./TextKey";
@@ -45,6 +47,7 @@ export function ItemEditor({
   onChange,
   onRemove,
   onBank,
+  onAgain,
 }: KeyProps & {
   items: Item[];
   /** Its number on the paper; none where it stands on no paper. */
@@ -53,6 +56,7 @@ export function ItemEditor({
   faults: ItemFault[];
   onRemove?: () => void;
   onBank?: (() => void) | undefined;
+  onAgain?: () => void;
 }) {
   const KeyOfKind = EDITORS[item.kind];
   const fault = (field: string) => faults.find((f) => f.path === field)?.message;
@@ -61,9 +65,14 @@ export function ItemEditor({
       <div className="mb-3 flex flex-wrap items-baseline gap-4">
         <h2 className="text-small font-semibold text-soft">
           {number === undefined || item.kind === "passage" ? "" : `${t("Question {{n}}", { n: number })} · `}
-          {t(kindName(item))}
+          <KindOf item={item} onChange={onChange} />
         </h2>
         <span className="ml-auto flex gap-4 text-small">
+          {onAgain && (
+            <TextButton onClick={onAgain}>
+              {t("One more like this")} <Kbd>L</Kbd>
+            </TextButton>
+          )}
           {onBank && <TextButton onClick={onBank}>{t("Copy to the bank")}</TextButton>}
           {onRemove && <TextButton onClick={onRemove}>{t("Remove this item")}</TextButton>}
         </span>

@@ -11,6 +11,8 @@ import { ItemEditor } from "./ItemEditor";
 import { ItemRows } from "./ItemRows";
 import type { KeyPage } from "./Key";
 import { KeyMargin } from "./KeyMargin";
+import { oneMoreLike } from "./quick/again";
+import { SeveralAtOnce } from "./quick/SeveralAtOnce";
 import { WholeIntoBank } from "./WholeIntoBank";
 
 const NEW: [Kind, string][] = [
@@ -44,6 +46,14 @@ export function Items({ assessment, view, draft }: KeyPage) {
     draft.change((d) => ({ ...d, items: [...d.items, item] }));
     choose(item.id);
   };
+  const again = (like: Item) => {
+    const item = oneMoreLike(like, items);
+    draft.change((d) => ({
+      ...d,
+      items: d.items.flatMap((i) => (i.id === like.id ? [i, item] : [i])),
+    }));
+    choose(item.id);
+  };
   const replace = (item: Item) =>
     draft.change((d) => ({ ...d, items: d.items.map((i) => (i.id === item.id ? item : i)) }));
   const remove = (item: Item) => {
@@ -60,6 +70,7 @@ export function Items({ assessment, view, draft }: KeyPage) {
     ["ArrowUp", "", () => move(-1)],
     ["u", t("undo"), draft.undo],
     ["Shift U", t("redo"), draft.redo],
+    ["l", t("one more like this"), () => chosen && again(chosen)],
     ...NEW.map(([kind, key]): [string, string, () => void] => [
       key.toLowerCase(),
       t("new item: {{kind}}", { kind: t(KIND_NAMES[kind]) }),
@@ -103,12 +114,15 @@ export function Items({ assessment, view, draft }: KeyPage) {
             broken={draft.broken}
             onChoose={choose}
           />
-          <NewItems
-            onAdd={add}
-            assessment={assessment}
-            givenOut={draft.givenOut}
-            empty={items.length === 0}
-          />
+          <NewItems onAdd={add} assessment={assessment} givenOut={draft.givenOut} empty={items.length === 0}>
+            {items.length > 1 && (
+              <SeveralAtOnce
+                items={items}
+                frameworks={view.frameworks as FrameworkFile[]}
+                onChange={(next) => draft.change((d) => ({ ...d, items: next }))}
+              />
+            )}
+          </NewItems>
         </div>
         <div className="min-w-0 flex-1 lg:sticky lg:top-0 lg:max-h-screen lg:self-start lg:overflow-y-auto">
           {chosen ? (
@@ -122,6 +136,7 @@ export function Items({ assessment, view, draft }: KeyPage) {
               onChange={replace}
               onRemove={() => remove(chosen)}
               onBank={() => bank.mutate(chosen)}
+              onAgain={() => again(chosen)}
             />
           ) : (
             <Empty title={t("Your items will appear here.")}>
@@ -141,11 +156,13 @@ function NewItems({
   assessment,
   givenOut,
   empty,
+  children,
 }: {
   onAdd: (kind: Kind) => void;
   assessment: string;
   givenOut: boolean;
   empty: boolean;
+  children?: React.ReactNode;
 }) {
   return (
     <div className="px-4 py-4">
@@ -162,6 +179,7 @@ function NewItems({
           {t("Add items from the bank")}
         </Link>
       )}
+      {children}
       <WholeIntoBank assessment={assessment} disabled={empty} />
     </div>
   );

@@ -25,6 +25,7 @@ import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
 import org.scholion.server.testing.TestDatabase;
 
@@ -362,6 +363,17 @@ final class Browser implements AutoCloseable {
 
     Browser scrollToEnd() {
         driver.executeScript("window.scrollTo(0, document.documentElement.scrollHeight)");
+        return this;
+    }
+
+    /** Chooses one of a list by its words. */
+    Browser select(String label, String words) {
+        waitUntil(
+                () -> {
+                    new Select(field(label)).selectByVisibleText(words);
+                    return true;
+                },
+                "choosing " + words);
         return this;
     }
 

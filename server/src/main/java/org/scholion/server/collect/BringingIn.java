@@ -16,7 +16,6 @@ import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import org.scholion.core.item.Item;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.score.Elsewhere;
 import org.scholion.formats.assessment.AnswerJson;
@@ -35,6 +34,7 @@ import org.scholion.server.course.Courses;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
+import org.scholion.server.key.PaperItems;
 import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;
 import org.scholion.server.ledger.Ledger;
@@ -55,6 +55,7 @@ public class BringingIn {
 
     private final Assessments assessments;
     private final Editions editions;
+    private final PaperItems paper;
     private final Courses courses;
     private final Sittings sittings;
     private final Attempts attempts;
@@ -69,6 +70,7 @@ public class BringingIn {
     BringingIn(
             Assessments assessments,
             Editions editions,
+            PaperItems paper,
             Courses courses,
             Sittings sittings,
             Attempts attempts,
@@ -81,6 +83,7 @@ public class BringingIn {
             Clock clock) {
         this.assessments = assessments;
         this.editions = editions;
+        this.paper = paper;
         this.courses = courses;
         this.sittings = sittings;
         this.attempts = attempts;
@@ -99,6 +102,7 @@ public class BringingIn {
      * @param how encoding, separator and sheet, where they were chosen
      * @param kinds what questions are made of columns, by place, where the assessment has none yet
      * @param points what such questions are worth, by place
+     * @param typed the table is what was typed from paper here
      * @param replace students whose answers came in from a file before and are to be those of this one
      */
     public record BringInAsked(
@@ -106,9 +110,10 @@ public class BringingIn {
             BringInChoices choices,
             Map<Integer, PaperFromAnswers.Kind> kinds,
             Map<Integer, String> points,
+            boolean typed,
             Set<UUID> replace) {
         public static final BringInAsked NOTHING =
-                new BringInAsked(Grid.Reading.NOTHING, BringInChoices.NONE, Map.of(), Map.of(), Set.of());
+                new BringInAsked(Grid.Reading.NOTHING, BringInChoices.NONE, Map.of(), Map.of(), false, Set.of());
 
         public BringInAsked {
             Objects.requireNonNull(how);
@@ -213,7 +218,7 @@ public class BringingIn {
                 throw Refused.invalid("file", open + " decisions are missing; nothing was brought in");
             }
             if (!read.found().attempts().isEmpty()) {
-                store(me, assessment, name, read);
+                store(me, assessment, name, asked.typed() ? Attempt.Way.TYPED : Attempt.Way.FILE, read);
             }
             return view(read, roster, asked);
         });
@@ -276,7 +281,7 @@ public class BringingIn {
 
     /** Who has an attempt already comes in again only where a person says so, and where it came from a file as well. */
     private Read read(UUID assessment, Grid grid, List<Known> roster, BringInAsked asked) {
-        AnswerTable.Recognised read = AnswerTable.recognise(grid, items(assessment), roster, asked.choices());
+        AnswerTable.Recognised read = AnswerTable.recognise(grid, paper.of(assessment), roster, asked.choices());
         BringIn found = read.found();
         Map<String, UUID> taken = new HashMap<>();
         attempts.of(assessment, null).forEach(a -> taken.put(a.student().toString(), a.id()));
@@ -326,14 +331,7 @@ public class BringingIn {
         return given;
     }
 
-    private List<Item> items(UUID assessment) {
-        return editions.latest(assessment)
-                .map(Edition::items)
-                .orElseGet(() -> Edition.compile(assessment, 1, assessments.whole(assessment), List.of())
-                        .items());
-    }
-
-    private void store(Me me, UUID assessment, String name, Read read) {
+    private void store(Me me, UUID assessment, String name, Attempt.Way way, Read read) {
         BringIn found = read.found();
         broughtIn.remove(read.replaced());
         UUID file = broughtIn.note(me, assessment, name);
@@ -354,7 +352,7 @@ public class BringingIn {
                             section,
                             UUID.fromString(row.student().id()),
                             editions.idOf(assessment, edition.number()),
-                            Attempt.Way.FILE,
+                            way,
                             null,
                             file),
                     a -> Stream.concat(found.notAsked().stream(), row.notAsked().stream())

@@ -96,7 +96,7 @@ public class BroughtIn {
     /**
      * Who has an attempt that says something else than a file.
      *
-     * @param fromFile it came in from a file; others are never replaced by one
+     * @param fromFile it came in from a file, or was typed here; others are never replaced by one
      * @param read somebody has read an answer of it
      * @param handedBack it stays as it is
      */
@@ -113,7 +113,7 @@ public class BroughtIn {
         Map<UUID, OtherAnswers> stands = new LinkedHashMap<>();
         entities.createQuery("""
                         select a.id, a.student, p.name,
-                               case when a.way = FILE then true else false end,
+                               case when a.way in (FILE, TYPED) then true else false end,
                                case when exists (select 1 from MarkRow m where m.attempt = a.id and m.reading is not null)
                                  then true else false end,
                                case when exists (select 1 from ResultRow r where r.attempt = a.id)

@@ -202,6 +202,16 @@ public class Courses {
                 .getSingleResult();
     }
 
+    @Transactional(readOnly = true)
+    public boolean isOnRoster(UUID course, UUID student) {
+        return entities.createQuery("""
+                        select exists (select 1 from Enrolment e join Section s on s.id = e.section
+                          where e.student = :student and s.course = :course)""", Boolean.class)
+                .setParameter("student", student)
+                .setParameter("course", course)
+                .getSingleResult();
+    }
+
     /** All students of the courses that one teaches. */
     @Transactional(readOnly = true)
     List<UUID> taughtBy(Me me) {

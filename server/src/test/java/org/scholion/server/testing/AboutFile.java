@@ -14,6 +14,7 @@ public final class AboutFile {
     private final Map<String, String> kinds = new HashMap<>();
     private final Map<String, String> points = new HashMap<>();
     private final List<String> replace = new ArrayList<>();
+    private boolean typed;
     private Object twice;
     private Object pointsAs;
 
@@ -81,6 +82,11 @@ public final class AboutFile {
         return this;
     }
 
+    public AboutFile typed() {
+        typed = true;
+        return this;
+    }
+
     public Map<String, Object> said() {
         Map<String, Object> choices = new HashMap<>();
         choices.put("heading", null);
@@ -100,6 +106,8 @@ public final class AboutFile {
                 kinds,
                 "points",
                 points,
+                "typed",
+                typed,
                 "replace",
                 replace);
     }
