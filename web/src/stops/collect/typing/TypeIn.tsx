@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
 import { api, ok, type Schemas } from "../../../api/client";
+import { Choose } from "../../../parts/Choose";
 import { MarginPart, Note, Sheet } from "../../../parts/Sheet";
 import { Empty, Loaded, Trouble } from "../../../parts/States";
 import { t } from "../../../text";
@@ -18,6 +19,7 @@ export function TypeIn() {
   const session = useQuery({ queryKey: ["session"], queryFn: () => ok(api.GET("/api/session")) });
   const typed = useTyped(assessment, section, session.data?.id ?? "");
   const [points, setPoints] = useState(pointsOnly.of(assessment));
+  const [only, setOnly] = useState("");
   const turn = (on: boolean) => {
     pointsOnly.set(assessment, on);
     setPoints(on);
@@ -46,11 +48,42 @@ export function TypeIn() {
               {t("Bring in a roster, or add students by hand: each has a row here.")}
             </Empty>
           ) : (
-            <TypingGrid view={view} typed={typed} points={points} />
+            <>
+              <Sections view={view} only={only} onOnly={setOnly} />
+              <TypingGrid
+                key={only}
+                questions={view.questions}
+                students={view.students.filter((s) => only === "" || s.section === only)}
+                typed={typed}
+                points={points}
+              />
+            </>
           )}
         </Sheet>
       )}
     </Loaded>
+  );
+}
+
+/** The pile of one section at a time. */
+function Sections({
+  view,
+  only,
+  onOnly,
+}: {
+  view: Schemas["TypedView"];
+  only: string;
+  onOnly: (section: string) => void;
+}) {
+  const names = [...new Set(view.students.map((s) => s.section))].sort();
+  return names.length < 2 ? null : (
+    <Choose
+      className="px-5 pt-2"
+      label={t("Section")}
+      value={only}
+      options={[["", t("all")], ...names.map((name): [string, string] => [name, name])]}
+      onChange={onOnly}
+    />
   );
 }
 

@@ -9,15 +9,16 @@ type At = { row: number; column: number };
 
 /** A row a student, a column a question. The row that is typed in has fields; letters go on by themselves. */
 export function TypingGrid({
-  view,
+  questions,
+  students,
   typed,
   points,
 }: {
-  view: Schemas["TypedView"];
+  questions: Question[];
+  students: Student[];
   typed: Typed;
   points: boolean;
 }) {
-  const { questions, students } = view;
   const [at, setAt] = useState<At>({ row: 0, column: 0 });
   const [said, setSaid] = useState("");
   const go = (row: number, column: number) => {

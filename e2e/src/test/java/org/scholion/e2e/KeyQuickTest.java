@@ -30,7 +30,7 @@ class KeyQuickTest {
             aud.sees("Saved").pause();
             assertThat(items(lesson).get(1).get("kind").stringValue()).isEqualTo("text");
             assertThat(items(lesson).get(1).get("accept").toString()).contains("bowline", "reef knot");
-            aud.press("u").pause().sees("text of option").hasNoErrors();
+            aud.press("u").hasValue("text of option A", "bowline").hasNoErrors();
         }
     }
 
@@ -42,7 +42,10 @@ class KeyQuickTest {
             aud.clickSummary("Change several questions at once").type("Questions, such as 1-5, 8", "9");
             aud.sees("There are no such questions.").type("Questions, such as 1-5, 8", "1-2, 4");
             aud.type("Tags, separated by commas", "term 1, tides").clickButton("Add these tags");
-            aud.sees("3 questions changed.").isAccessible("Several at once").sees("Saved").pause();
+            aud.sees("3 questions changed.")
+                    .isAccessible("Several at once")
+                    .sees("Saved")
+                    .pause();
             assertThat(items(lesson).get(3).get("tags").toString()).isEqualTo("[\"term 1\",\"tides\"]");
             assertThat(items(lesson).get(2).has("tags")).isFalse();
             aud.hasNoErrors();

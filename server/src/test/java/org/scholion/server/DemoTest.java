@@ -57,6 +57,9 @@ class DemoTest {
         aud.get("/api/courses/" + course + "/assessments")
                 .ok()
                 .forEach(a -> lines.put(a.get("title").stringValue(), a.get("line")));
+        assertThat(lines.get("Radio calls, oral").get("in").intValue())
+                .as("points only, from a file")
+                .isEqualTo(6);
         assertThat(lines.get("Collision rules, paper 2").get("edition").intValue())
                 .as("Key")
                 .isZero();

@@ -1,6 +1,5 @@
 package org.scholion.formats.bringin;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -54,12 +53,13 @@ final class AnswerCells {
     private final BringInChoices choices;
     private final @Nullable Boolean decimalComma;
     private final Map<Integer, Map<String, CellReader.Read>> remembered = new HashMap<>();
-    private final Map<String, CellQuestion> questions = new LinkedHashMap<>();
+    private final CellQuestions questions;
 
     AnswerCells(Table table, List<Column> columns, List<Item> items, BringInChoices choices) {
         this.table = table;
         this.columns = columns;
         this.choices = choices;
+        this.questions = new CellQuestions(choices.cells(), false);
         for (Column c : columns) {
             Item item = c.use() == Use.ITEM ? ColumnGuess.item(items, c.item()) : null;
             if (item != null) {
@@ -103,7 +103,7 @@ final class AnswerCells {
     }
 
     List<CellQuestion> questions() {
-        return new ArrayList<>(questions.values());
+        return questions.asked();
     }
 
     /** The answers of a row by item; a cell that asks and is not decided answers nothing. */
@@ -127,13 +127,13 @@ final class AnswerCells {
         CellReader.Read read = read(column, item, text);
         String plain = cell.strip();
         if (isSign(plain) && !(read.answer() != null && item instanceof ChoiceItem)) {
-            String decided = ask("", "", plain, List.of());
+            String decided = questions.ask("", "", plain, List.of());
             return AS_IS.equals(decided) && !(item instanceof ChoiceItem) ? read.answer() : null;
         }
         if (read.answer() != null) {
             return read.answer();
         }
-        String decided = ask(item.id(), columns.get(column).name(), plain, options(item));
+        String decided = questions.ask(item.id(), columns.get(column).name(), plain, options(item));
         if (decided == null || decided.isEmpty()) {
             return null;
         }
@@ -158,15 +158,5 @@ final class AnswerCells {
                         .map(o -> new BringIn.Option(o.id(), o.text()))
                         .toList()
                 : item instanceof OpenItem ? List.of(new BringIn.Option(AS_IS, "")) : List.of();
-    }
-
-    private @Nullable String ask(String item, String column, String cell, List<BringIn.Option> options) {
-        String place = item + "\t" + cell;
-        String decided = choices.cells().get(place);
-        questions.merge(
-                place,
-                new CellQuestion(item, column, cell, 1, options, false, decided),
-                (a, b) -> new CellQuestion(item, column, cell, a.count() + 1, options, false, decided));
-        return decided;
     }
 }

@@ -19,6 +19,11 @@ final class ItemNames {
     private static final Normaliser LOOSE = new Normaliser(true, true, true, true, List.of());
 
     /** {@code 3}, {@code Q3}, {@code 3.}, {@code 3)}, {@code Item 3}, {@code Question no. 3}, {@code #3}. */
+    /** How many points a question is worth, after its name: {@code Q3 (4)}, {@code 3 [4 points]}. */
+    private static final Pattern WORTH = Pattern.compile(
+            "\\s*[(\\[]\\s*(?:max\\.?|/|out of)?\\s*\\d{1,4}(?:[.,]\\d{1,2})?\\s*(?:points?|pts?\\.?|p\\.?|marks?)?\\s*[)\\]]\\s*$",
+            Pattern.CASE_INSENSITIVE);
+
     private static final Pattern NUMBERED = Pattern.compile(
             "\\(?(?:q|qn|question|item|no|nr|frage|number|task|ex|exercise)?\\s*(?:no\\.?|nr\\.?|number)?\\s*[.#:]?\\s*(\\d{1,3})\\s*[.):]?(.*)",
             Pattern.CASE_INSENSITIVE | Pattern.DOTALL);
@@ -35,6 +40,12 @@ final class ItemNames {
     record Because(String words, boolean sure) {}
 
     static @Nullable Because because(String column, Item item, int number) {
+        Because whole = named(column, item, number);
+        String bare = WORTH.matcher(column).replaceFirst("");
+        return whole != null || bare.equals(column) ? whole : named(bare, item, number);
+    }
+
+    private static @Nullable Because named(String column, Item item, int number) {
         String lower = column.strip().toLowerCase(Locale.ROOT);
         if (lower.equals(item.id().toLowerCase(Locale.ROOT))) {
             return new Because("its name is the id of question " + number, true);

@@ -1,6 +1,5 @@
 package org.scholion.formats.bringin;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -29,10 +28,11 @@ final class PointCells {
     private final Map<Integer, String> names = new HashMap<>();
     private final BringInChoices choices;
     private final boolean rightOrNot;
-    private final Map<String, CellQuestion> questions = new LinkedHashMap<>();
+    private final CellQuestions questions;
 
     PointCells(Table table, List<Column> columns, List<Item> items, BringInChoices choices, @Nullable Integer keyLine) {
         this.choices = choices;
+        this.questions = new CellQuestions(choices.cells(), true);
         for (Column c : columns) {
             Item item = c.use() == Use.POINTS ? ColumnGuess.item(items, c.item()) : null;
             if (item != null) {
@@ -63,7 +63,7 @@ final class PointCells {
     }
 
     List<CellQuestion> questions() {
-        return new ArrayList<>(questions.values());
+        return questions.asked();
     }
 
     Given of(Table.Row row) {
@@ -72,7 +72,7 @@ final class PointCells {
         itemOf.forEach((column, item) -> {
             String cell = row.cell(column).strip();
             if (cell.isEmpty() || AnswerCells.isSign(cell)) {
-                if (NOT_ASKED.equals(ask(ANY, "", cell, List.of(new BringIn.Option(NOT_ASKED, ""))))) {
+                if (NOT_ASKED.equals(questions.ask(ANY, "", cell, List.of(new BringIn.Option(NOT_ASKED, ""))))) {
                     notAsked.add(item.id());
                 }
             } else {
@@ -91,18 +91,8 @@ final class PointCells {
             return possible;
         }
         String all = item.points().toExact();
-        String decided =
-                ask(item.id(), Objects.requireNonNull(names.get(column)), cell, List.of(new BringIn.Option(all, "")));
+        String decided = questions.ask(
+                item.id(), Objects.requireNonNull(names.get(column)), cell, List.of(new BringIn.Option(all, "")));
         return decided == null || decided.isEmpty() ? Optional.empty() : Fraction.parse(decided);
-    }
-
-    private @Nullable String ask(String item, String column, String cell, List<BringIn.Option> options) {
-        String place = item + "\t" + cell;
-        String decided = choices.cells().get(place);
-        questions.merge(
-                place,
-                new CellQuestion(item, column, cell, 1, options, true, decided),
-                (a, b) -> new CellQuestion(item, column, cell, a.count() + 1, options, true, decided));
-        return decided;
     }
 }

@@ -194,6 +194,12 @@ class PointsTest {
     }
 
     @Test
+    void what_a_question_is_worth_may_stand_behind_its_name() {
+        BringIn found = recognise("number,o1 (4),2 [2 points]\n40216,3,1\n40220,1,0\n", ORAL);
+        assertThat(found.columns()).extracting(Column::item).containsExactly(null, "o1", "o2");
+    }
+
+    @Test
     void an_oral_is_a_file_of_names_and_points() {
         assertThat(made("Name,Points\nNoor Haddix,17\nDov Kessler,12.5\n"))
                 .singleElement()

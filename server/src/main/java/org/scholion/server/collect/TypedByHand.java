@@ -128,8 +128,7 @@ public class TypedByHand {
     /** The acknowledgement: it is sent when the cells are safe. */
     public record TypedSaved(Instant savedAt) {}
 
-    private record Line(
-            UUID student, UUID typist, String name, Map<String, String> cells, Map<String, String> stays) {}
+    private record Line(UUID student, UUID typist, String name, Map<String, String> cells, Map<String, String> stays) {}
 
     @Transactional(readOnly = true)
     public TypedView of(Me me, UUID assessment, @Nullable UUID section) {
@@ -237,7 +236,8 @@ public class TypedByHand {
     private static Map<String, String> changed(Map<String, String> before, Map<String, String> some, String field) {
         Map<String, String> after = new HashMap<>(before);
         some.forEach((item, cell) -> {
-            String text = Texts.printable(Lengths.atMost(field, cell, LONGEST_CELL)).strip();
+            String text =
+                    Texts.printable(Lengths.atMost(field, cell, LONGEST_CELL)).strip();
             if (text.isEmpty()) {
                 after.remove(item);
             } else {

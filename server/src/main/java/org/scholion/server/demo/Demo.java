@@ -110,7 +110,8 @@ class Demo implements ApplicationRunner {
         tides(school, now.minus(Duration.ofHours(26)));
         planning(school, now);
         weather(school, now);
-        reckoning(school, now.minus(Duration.ofDays(6)));
+        broughtIn(school, "reckoning", now.minus(Duration.ofDays(6)));
+        broughtIn(school, "radio", now.minus(Duration.ofDays(5)));
         clock.at(now.minus(Duration.ofHours(5)), () -> house.write(school, "evening"));
         clock.at(now.minus(Duration.ofHours(3)), () -> house.write(school, "collision"));
         clock.at(now.minus(Duration.ofHours(2)), () -> keys.write(school));
@@ -196,15 +197,18 @@ class Demo implements ApplicationRunner {
         sit(school, id, "weather", "C", at, 8);
     }
 
-    /** Worked on paper and brought in from a table: pairs, an order, blanks, a correction, a formula and working. */
-    private void reckoning(School school, Instant at) {
+    /**
+     * From a table: worked on paper (pairs, an order, blanks, a correction, a formula and working), and an oral of which
+     * only the points are known.
+     */
+    private void broughtIn(School school, String name, Instant at) {
         clock.at(
                 at,
                 () -> bringingIn.take(
                         school.aud(),
-                        house.write(school, "reckoning"),
-                        "reckoning.csv",
-                        () -> DemoSchool.bytes("reckoning.csv"),
+                        house.write(school, name),
+                        name + ".csv",
+                        () -> DemoSchool.bytes(name + ".csv"),
                         BringingIn.BringInAsked.NOTHING));
     }
 

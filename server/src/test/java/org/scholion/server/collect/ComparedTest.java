@@ -36,7 +36,8 @@ class ComparedTest {
 
     @Test
     void capitals_and_spaces_around_are_no_difference() {
-        assertThat(compared(aud(Map.of("q1", "A "), Map.of()), ines(Map.of("q1", "a"), Map.of())).differences())
+        assertThat(compared(aud(Map.of("q1", "A "), Map.of()), ines(Map.of("q1", "a"), Map.of()))
+                        .differences())
                 .isEmpty();
     }
 
@@ -46,8 +47,7 @@ class ComparedTest {
         assertThat(half.differences()).isEmpty();
         assertThat(half.agreed()).containsEntry("q2", "b");
         Compared past = compared(
-                aud(Map.of("q1", "a", "q3", "c"), Map.of()),
-                ines(Map.of("q1", "a", "q2", "b", "q3", "c"), Map.of()));
+                aud(Map.of("q1", "a", "q3", "c"), Map.of()), ines(Map.of("q1", "a", "q2", "b", "q3", "c"), Map.of()));
         assertThat(past.differences()).containsOnlyKeys("q2");
         assertThat(past.agreed()).doesNotContainKey("q2");
     }

@@ -38,8 +38,7 @@ class TypedByHandTest {
 
     private static Visitor.Reply says(
             Lesson lesson, Visitor typist, String name, Map<String, String> cells, Map<String, String> stays) {
-        return typist.put(
-                lesson.path("/typed/" + student(lesson, name)), Map.of("cells", cells, "stays", stays));
+        return typist.put(lesson.path("/typed/" + student(lesson, name)), Map.of("cells", cells, "stays", stays));
     }
 
     private static Visitor second(Scholion.Running school, Lesson lesson) {
@@ -54,9 +53,12 @@ class TypedByHandTest {
     @Test
     void what_is_typed_stays_cell_by_cell_and_comes_in_like_a_file(Scholion.Running school, Standings standings) {
         Lesson lesson = Lesson.written(school, "Typed from paper");
-        types(lesson, lesson.teacher, "Marrin, Lotte", Map.of("q1", "A", "q2", "bowline")).ok();
-        types(lesson, lesson.teacher, "Marrin, Lotte", Map.of("q3", "10 nmi", "q4", "4.5")).ok();
-        types(lesson, lesson.teacher, "Orrel, Tamsin", Map.of("q1", "b", "q2", "-", "q3", "-", "q4", "0")).ok();
+        types(lesson, lesson.teacher, "Marrin, Lotte", Map.of("q1", "A", "q2", "bowline"))
+                .ok();
+        types(lesson, lesson.teacher, "Marrin, Lotte", Map.of("q3", "10 nmi", "q4", "4.5"))
+                .ok();
+        types(lesson, lesson.teacher, "Orrel, Tamsin", Map.of("q1", "b", "q2", "-", "q3", "-", "q4", "0"))
+                .ok();
         JsonNode view = view(lesson, lesson.teacher);
         assertThat(view.get("questions").get(0).get("options").intValue()).isEqualTo(2);
         JsonNode lotte = view.get("students")
@@ -74,14 +76,23 @@ class TypedByHandTest {
                 .sendFile(lesson.path("/bring-in"), table, said.said())
                 .ok();
         assertThat(taken.get("students").intValue()).isEqualTo(2);
-        assertThat(lesson.teacher.get(lesson.path("/hand-back")).ok().get("students")
+        assertThat(lesson.teacher
+                        .get(lesson.path("/hand-back"))
+                        .ok()
+                        .get("students")
                         .valueStream()
-                        .map(s -> s.get("name").stringValue() + " " + s.get("score").stringValue()))
+                        .map(s -> s.get("name").stringValue() + " "
+                                + s.get("score").stringValue()))
                 .containsExactly("Lotte Marrin 9.5", "Tamsin Orrel 0");
         JsonNode rows = lesson.teacher.get(lesson.path("/collect")).ok().get("rows");
-        assertThat(rows.valueStream().filter(r -> !r.get("way").isNull()).map(r -> r.get("way").stringValue()))
+        assertThat(rows.valueStream()
+                        .filter(r -> !r.get("way").isNull())
+                        .map(r -> r.get("way").stringValue()))
                 .containsOnly("TYPED");
-        assertThat(view(lesson, lesson.teacher).get("students").valueStream().filter(s -> s.get("in").booleanValue()))
+        assertThat(view(lesson, lesson.teacher)
+                        .get("students")
+                        .valueStream()
+                        .filter(s -> s.get("in").booleanValue()))
                 .hasSize(2);
         types(lesson, lesson.teacher, "Marrin, Lotte", Map.of("q4", "5")).ok();
         String again = lesson.teacher.get(lesson.path("/typed/table")).ok200().body();
@@ -98,13 +109,21 @@ class TypedByHandTest {
     void two_who_type_the_same_pile_see_where_they_differ_and_nothing_comes_in_before(Scholion.Running school) {
         Lesson lesson = Lesson.written(school, "Typed twice");
         Visitor second = second(school, lesson);
-        types(lesson, lesson.teacher, "Marrin, Lotte", Map.of("q1", "a", "q2", "bowline")).ok();
-        types(lesson, second, "Marrin, Lotte", Map.of("q1", "b", "q2", "Bowline")).ok();
+        types(lesson, lesson.teacher, "Marrin, Lotte", Map.of("q1", "a", "q2", "bowline"))
+                .ok();
+        types(lesson, second, "Marrin, Lotte", Map.of("q1", "b", "q2", "Bowline"))
+                .ok();
         JsonNode difference = view(lesson, second).get("differences").get(0);
         assertThat(difference.get("item").stringValue()).isEqualTo("q1");
-        assertThat(difference.get("values").valueStream().map(v -> v.get("value").stringValue()))
+        assertThat(difference
+                        .get("values")
+                        .valueStream()
+                        .map(v -> v.get("value").stringValue()))
                 .containsExactlyInAnyOrder("a", "b");
-        assertThat(lesson.teacher.get(lesson.path("/typed/table")).isRefused(409).detail())
+        assertThat(lesson.teacher
+                        .get(lesson.path("/typed/table"))
+                        .isRefused(409)
+                        .detail())
                 .contains("Lotte Marrin", "nothing was brought in");
         says(
                         lesson,
@@ -157,7 +176,9 @@ class TypedByHandTest {
                         .status()))
                 .toList();
         assertThat(all).allSatisfy(f -> assertThat(f.join()).isEqualTo(200));
-        JsonNode row = view(lesson, lesson.teacher).get("students").valueStream()
+        JsonNode row = view(lesson, lesson.teacher)
+                .get("students")
+                .valueStream()
                 .filter(s -> s.get("student").stringValue().equals(lotte))
                 .findFirst()
                 .orElseThrow();
