@@ -61,7 +61,7 @@ export function ResultPage({
               <p className="text-soft">{withoutPlaces(item.prompt)}</p>
               {item.answer !== null && (
                 <p className="font-script text-words break-words whitespace-pre-wrap">
-                  {item.answer || <span className="text-soft">{t("no answer")}</span>}
+                  {item.answer || <span className="text-soft">{withoutAnswer(item.mark)}</span>}
                 </p>
               )}
             </div>
@@ -91,6 +91,11 @@ export function ResultPage({
       </ol>
     </article>
   );
+}
+
+/** What stands where no answer is: a mark that a person gave without one belongs to an answer given elsewhere. */
+function withoutAnswer(mark: Schemas["ResultMark"] | null | undefined): string {
+  return mark?.state === "scored" && mark.by === "PERSON" ? t("given elsewhere") : t("no answer");
 }
 
 function who(mark: Schemas["ResultMark"]): string {

@@ -1,7 +1,16 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import type { Schemas } from "../../../api/client";
 import { t } from "../../../text";
-import { type Cells, gapsIn, isOutside, isPoints, lettersOf, type Question, typedInto } from "./grid";
+import {
+  type Cells,
+  firstEmpty,
+  gapsIn,
+  isOutside,
+  isPoints,
+  lettersOf,
+  type Question,
+  typedInto,
+} from "./grid";
 import type { Typed } from "./useTyped";
 
 type Student = Schemas["TypedStudent"];
@@ -19,7 +28,7 @@ export function TypingGrid({
   typed: Typed;
   points: boolean;
 }) {
-  const [at, setAt] = useState<At>({ row: 0, column: 0 });
+  const [at, setAt] = useState<At>(() => firstEmpty(questions, students.map(typed.cellsOf)));
   const [said, setSaid] = useState("");
   const go = (row: number, column: number) => {
     const last = questions.length - 1;

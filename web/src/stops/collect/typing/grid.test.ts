@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { gapsIn, isOutside, lettersOf, type Question, typedInto } from "./grid";
+import { firstEmpty, gapsIn, isOutside, lettersOf, type Question, typedInto, without } from "./grid";
 
 const one: Question = {
   item: "q1",
@@ -47,6 +47,21 @@ describe("typing from paper", () => {
     expect(isOutside(open, false, "much")).toBe(true);
     expect(isOutside(one, true, "1")).toBe(false);
     expect(isOutside(one, false, "B")).toBe(false);
+  });
+
+  it("keeps what was typed while a row was on its way", () => {
+    expect(without({ s1: { q1: "A", q2: "B" }, s2: { q1: "C" } }, "s1", { q1: "A", q2: "B" })).toEqual({
+      s2: { q1: "C" },
+    });
+    expect(without({ s1: { q1: "D", q2: "B" } }, "s1", { q1: "A" })).toEqual({ s1: { q1: "D", q2: "B" } });
+    expect(without({}, "s1", { q1: "A" })).toEqual({});
+  });
+
+  it("goes on at the first cell that nothing is typed in", () => {
+    const all = [one, several];
+    expect(firstEmpty(all, [{}, {}])).toEqual({ row: 0, column: 0 });
+    expect(firstEmpty(all, [{ q1: "A", q2: "-" }, { q1: "B" }])).toEqual({ row: 1, column: 1 });
+    expect(firstEmpty(all, [{ q1: "A", q2: "-" }])).toEqual({ row: 0, column: 0 });
   });
 
   it("counts cells that are empty in a row that was begun", () => {

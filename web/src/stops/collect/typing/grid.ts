@@ -2,6 +2,8 @@ import type { Schemas } from "../../../api/client";
 
 export type Question = Schemas["TypedQuestion"];
 export type Cells = Record<string, string>;
+/** What is not at the server yet, by student. */
+export type Unsaved = Record<string, Cells>;
 
 /** What stands for a question that was not answered. */
 export const NOTHING = "-";
@@ -61,4 +63,17 @@ export function isOutside(q: Question, points: boolean, cell: string): boolean {
 export function gapsIn(questions: Question[], cells: Cells): number {
   const last = questions.reduce((at, q, i) => (cells[q.item] ? i : at), -1);
   return last < 0 ? 0 : questions.filter((q) => !cells[q.item]).length;
+}
+
+/** What still waits when these cells have arrived: what was typed since stays. */
+export function without(unsaved: Unsaved, student: string, sent: Cells): Unsaved {
+  const { [student]: row = {}, ...others } = unsaved;
+  const left = Object.entries(row).filter(([item, cell]) => sent[item] !== cell);
+  return left.length === 0 ? others : { ...others, [student]: Object.fromEntries(left) };
+}
+
+/** Where one goes on: the first cell that nothing is typed in, row by row. */
+export function firstEmpty(questions: Question[], rows: Cells[]): { row: number; column: number } {
+  const row = rows.findIndex((cells) => questions.some((q) => !cells[q.item]));
+  return row < 0 ? { row: 0, column: 0 } : { row, column: questions.findIndex((q) => !rows[row]?.[q.item]) };
 }

@@ -3,10 +3,9 @@ import { useCallback, useEffect, useRef, useState } from "react";
 import { api, ok, Problem, type Schemas } from "../../../api/client";
 import { WINDOW } from "../../../places/student/onDevice";
 import { sectionQuery } from "../../Assessment";
-import type { Cells } from "./grid";
+import { type Cells, type Unsaved, without } from "./grid";
 
 type View = Schemas["TypedView"];
-type Unsaved = Record<string, Cells>;
 
 const SOON = 400;
 const AGAIN = 4_000;
@@ -22,6 +21,9 @@ function kept(assessment: string, me: string): Unsaved {
       all[student] = { ...all[student], ...cells };
     }
     localStorage.removeItem(key);
+  }
+  if (Object.keys(all).length > 0) {
+    localStorage.setItem(stores(assessment, me) + WINDOW, JSON.stringify(all));
   }
   return all;
 }
@@ -122,11 +124,4 @@ export type Typed = ReturnType<typeof useTyped>;
 function withCells(s: Schemas["TypedStudent"], cells: Cells): Schemas["TypedStudent"] {
   const all = Object.entries({ ...s.cells, ...cells }).filter(([, cell]) => cell !== "");
   return { ...s, cells: Object.fromEntries(all) };
-}
-
-/** What still waits when these cells have arrived: what was typed since stays. */
-export function without(unsaved: Unsaved, student: string, sent: Cells): Unsaved {
-  const { [student]: row = {}, ...others } = unsaved;
-  const left = Object.entries(row).filter(([item, cell]) => sent[item] !== cell);
-  return left.length === 0 ? others : { ...others, [student]: Object.fromEntries(left) };
 }

@@ -35,7 +35,10 @@ class TypingTest {
                     .endsWith("question 1")
                     .isNotEqualTo(first);
             aud.offline(true).keys("b").sees("One sheet is only on this device so far");
-            aud.offline(false).sees("Everything typed is saved.").isAccessible("Typing");
+            // The page is left before the line is back: what was typed is still on the device.
+            aud.offline(false).open("/desk").open("/a/" + lesson.id + "/type-in");
+            aud.sees("2 of ").sees("Everything typed is saved.").isAccessible("Typing");
+            aud.focus("Avery, Moss, question 2");
             aud.keys("-\n9\n").sees("2 of ");
             aud.sees("Everything typed is saved.")
                     .clickLink("See what comes in")

@@ -24,9 +24,10 @@ final class OpenDocument {
     private final int wanted;
     private final List<String> sheets = new ArrayList<>();
     private final List<Table.Row> rows = new ArrayList<>();
-    private final List<Integer> hidden = new ArrayList<>();
+    private final SheetNotes notes = new SheetNotes();
     private final TableLimits limits = new TableLimits();
     private int line;
+    private int column;
 
     private OpenDocument(XMLStreamReader xml, int wanted) {
         this.xml = xml;
@@ -72,7 +73,7 @@ final class OpenDocument {
                 ',',
                 "",
                 read.sheets,
-                Workbook.notes(read.hidden));
+                read.notes.words());
     }
 
     private void all() throws XMLStreamException {
@@ -81,6 +82,9 @@ final class OpenDocument {
                 if (is("table")) {
                     sheets.add(String.valueOf(attribute("name")));
                     line = 0;
+                    column = 0;
+                } else if (is("table-column") && sheets.size() == wanted + 1) {
+                    column();
                 } else if (is("table-row") && sheets.size() == wanted + 1) {
                     row();
                 }
@@ -110,16 +114,29 @@ final class OpenDocument {
         }
     }
 
+    private void column() {
+        int times = Math.min(count("number-columns-repeated"), MOST_REPEATED);
+        for (int i = 0; i < times && isHidden(); i++) {
+            notes.hidesColumn(column + i);
+        }
+        column += times;
+    }
+
+    private boolean isHidden() {
+        return "collapse".equals(attribute("visibility")) || "filter".equals(attribute("visibility"));
+    }
+
     /** An empty row stands for very many at a sheet's end; it only counts. */
     private void row() throws XMLStreamException {
         int times = count("number-rows-repeated");
-        boolean isHidden = "collapse".equals(attribute("visibility")) || "filter".equals(attribute("visibility"));
+        boolean isHidden = isHidden();
         List<String> cells = new ArrayList<>();
         int last = 0;
         while (!(xml.next() == XMLStreamConstants.END_ELEMENT && is("table-row"))) {
             if (xml.getEventType() == XMLStreamConstants.START_ELEMENT
                     && (is("table-cell") || is("covered-table-cell"))) {
                 int repeated = Math.min(count("number-columns-repeated"), MOST_REPEATED + 1);
+                merged(cells.size());
                 String cell = cell();
                 for (int i = 0; i < repeated && (!cell.isEmpty() || cells.size() <= MOST_REPEATED); i++) {
                     cells.add(cell);
@@ -130,10 +147,19 @@ final class OpenDocument {
         for (int i = 0; i < times && (last > 0 || i == 0); i++) {
             rows.add(new Table.Row(line + i + 1, limits.row(line + i + 1, List.copyOf(cells.subList(0, last)))));
             if (isHidden && last > 0) {
-                hidden.add(line + i + 1);
+                notes.hidesRow(line + i + 1);
             }
         }
         line += times;
+    }
+
+    private void merged(int from) {
+        int columns = count("number-columns-spanned");
+        int down = count("number-rows-spanned");
+        if (columns > 1 || down > 1) {
+            notes.merges(SheetNotes.letters(from) + (line + 1) + ":" + SheetNotes.letters(from + columns - 1)
+                    + (line + down));
+        }
     }
 
     private String cell() throws XMLStreamException {

@@ -33,23 +33,24 @@ final class Workbook {
                     .toList();
             Sheet sheet = sheets.get(Math.max(0, Math.min(wanted, sheets.size() - 1)));
             List<Table.Row> rows = new ArrayList<>();
-            List<Integer> hidden = new ArrayList<>();
+            SheetNotes notes = new SheetNotes();
             TableLimits limits = new TableLimits();
             try (Stream<Row> read = sheet.openStream()) {
                 read.forEach(row -> {
                     rows.add(new Table.Row(row.getRowNum(), limits.row(row.getRowNum(), cells(row))));
                     if (row.isHidden()) {
-                        hidden.add(row.getRowNum());
+                        notes.hidesRow(row.getRowNum());
                     }
                 });
             }
+            SheetParts.note(bytes, sheet.getName(), notes);
             return new Grid(
                     rows,
                     "sheet “" + sheet.getName() + "”",
                     ',',
                     "",
                     sheets.stream().map(Sheet::getName).toList(),
-                    notes(hidden));
+                    notes.words());
         } catch (IOException | UncheckedIOException | ExcelReaderException | IllegalArgumentException e) {
             throw TableLimits.refused(
                     "", "this is no workbook that can be read; save it as .xlsx or as CSV and bring it in again");
@@ -63,14 +64,6 @@ final class Workbook {
         } catch (IOException | ExcelReaderException | IllegalArgumentException | IllegalStateException e) {
             return new ReadableWorkbook(new ByteArrayInputStream(bytes), new ReadingOptions(false, true));
         }
-    }
-
-    static List<String> notes(List<Integer> hidden) {
-        return hidden.isEmpty()
-                ? List.of()
-                : List.of(
-                        "the sheet hides " + (hidden.size() == 1 ? "row " : hidden.size() + " rows, the first is row ")
-                                + hidden.get(0) + "; hidden rows are read as well");
     }
 
     /** Up to the last cell that holds something: a sheet keeps empty ones that only have a colour. */

@@ -88,6 +88,9 @@ class GridTest {
             first.style(1, 1).format("yyyy-mm-dd hh:mm").set();
             first.value(1, 2, true);
             first.hideRow(1);
+            first.hideColumn(2);
+            first.value(3, 0, "together");
+            first.range(3, 0, 3, 1).merge();
             Worksheet second = book.newWorksheet("Key");
             second.value(0, 0, "key");
         } catch (IOException e) {
@@ -101,7 +104,11 @@ class GridTest {
         Grid grid = read(workbook());
         assertThat(grid.sheets()).containsExactly("Answers", "Key");
         assertThat(grid.rows().get(1).cells()).containsExactly("40216", "2026-11-24 19:05", "TRUE");
-        assertThat(grid.notes()).containsExactly("the sheet hides row 2; hidden rows are read as well");
+        assertThat(grid.notes())
+                .containsExactly(
+                        "the sheet hides row 2; hidden rows are read as well",
+                        "the sheet hides column C; hidden columns are read as well",
+                        "cells are merged in A4:B4; what they say is read in the first of them");
         assertThat(Grid.read(workbook(), new Grid.Reading("", "", 1))
                         .rows()
                         .get(0)
@@ -137,23 +144,31 @@ class GridTest {
 
     @Test
     void an_open_document_has_values_repeated_cells_and_lines_within_a_cell() {
-        String sheet = "<table:table table:name=\"Klasse\"><table:table-row><table:table-cell><text:p>number</text:p>"
+        String sheet = "<table:table table:name=\"Klasse\"><table:table-column table:number-columns-repeated=\"2\"/>"
+                + "<table:table-column table:visibility=\"collapse\" table:number-columns-repeated=\"2\"/><table:table-row><table:table-cell><text:p>number</text:p>"
                 + "</table:table-cell><table:table-cell table:number-columns-repeated=\"2\"><text:p>said</text:p>"
                 + "</table:table-cell></table:table-row><table:table-row table:visibility=\"collapse\"><table:table-cell"
                 + " office:value-type=\"float\" office:value=\"40216\"><text:p>40.216</text:p></table:table-cell>"
                 + "<table:table-cell office:value-type=\"date\" office:date-value=\"2026-11-24T00:00:00\"><text:p>24.11.</text:p>"
                 + "</table:table-cell><table:table-cell><office:annotation><text:p>aside</text:p></office:annotation>"
                 + "<text:p>two</text:p><text:p>lines</text:p></table:table-cell></table:table-row>"
+                + "<table:table-row><table:table-cell table:number-columns-spanned=\"2\" table:number-rows-spanned=\"2\">"
+                + "<text:p>both</text:p></table:table-cell><table:covered-table-cell/></table:table-row>"
                 + "<table:table-row table:number-rows-repeated=\"1048574\"><table:table-cell"
                 + " table:number-columns-repeated=\"16384\"/></table:table-row></table:table>"
                 + "<table:table table:name=\"Zweites\"/>";
         Grid grid = read(openDocument(sheet));
         assertThat(grid.how()).isEqualTo("sheet “Klasse”");
         assertThat(grid.sheets()).containsExactly("Klasse", "Zweites");
-        assertThat(grid.rows()).hasSize(2);
+        assertThat(grid.rows()).hasSize(3);
         assertThat(grid.rows().get(0).cells()).containsExactly("number", "said", "said");
         assertThat(grid.rows().get(1).cells()).containsExactly("40216", "2026-11-24", "two\nlines");
-        assertThat(grid.notes()).hasSize(1);
+        assertThat(grid.notes())
+                .containsExactly(
+                        "the sheet hides row 2; hidden rows are read as well",
+                        "the sheet hides 2 columns, the first is column C; hidden columns are read as well",
+                        "cells are merged in A3:B4; what they say is read in the first of them");
+        assertThat(SheetNotes.letters(27)).isEqualTo("AB");
     }
 
     @Test

@@ -4,11 +4,13 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
 import org.jspecify.annotations.Nullable;
 
 /**
  * The time, in UTC. Work can be done as at another moment: the made-up school lives through its last week that way,
- * and tests through a deadline. Only the thread that does the work sees that moment.
+ * and tests through a deadline. Only the thread that does the work sees that moment. It is as fine as the database keeps
+ * it: what is worked out before a moment is stored is worked out the same afterwards.
  */
 public final class SchoolClock extends Clock {
     private final ThreadLocal<@Nullable Instant> moment = new ThreadLocal<>();
@@ -27,7 +29,7 @@ public final class SchoolClock extends Clock {
     @Override
     public Instant instant() {
         Instant then = moment.get();
-        return then == null ? Instant.now() : then;
+        return (then == null ? Instant.now() : then).truncatedTo(ChronoUnit.MICROS);
     }
 
     @Override
