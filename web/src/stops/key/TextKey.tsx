@@ -7,6 +7,7 @@ import { type Accepted, put } from "./definition";
 import { EntryText } from "./EntryText";
 import type { KeyProps } from "./ItemEditor";
 import { Share } from "./kinds/Share";
+import { AlsoAccept } from "./quick/AlsoAccept";
 
 const IGNORE: [string, string][] = [
   ["case", "capitals"],
@@ -52,6 +53,7 @@ export function TextKey({ item, onChange }: KeyProps) {
           label={t("Add an accepted answer")}
           onAdd={(text) => onChange({ ...item, accept: [...accept, { text }] })}
         />
+        <AlsoAccept item={item} onChange={onChange} />
       </section>
       <section className="mt-4" aria-label={t("Known wrong answers")}>
         <h3 className="text-small font-semibold text-soft">{t("Known wrong answers")}</h3>

@@ -5,6 +5,7 @@ import { api, ok } from "../../../api/client";
 import { t } from "../../../text";
 import { sectionQuery } from "../../Assessment";
 import type { Bringing } from "../useBringIn";
+import { isPoints, type Question } from "./grid";
 import { pointsOnly } from "./pointsOnly";
 
 /** Columns that say whose a row is: number, e-mail and name. */
@@ -20,25 +21,34 @@ export function useTypedTable(assessment: string, bringing: Bringing) {
     enabled: is,
     gcTime: 0,
     staleTime: Number.POSITIVE_INFINITY,
-    queryFn: () =>
-      ok(
-        api.GET("/api/assessments/{assessment}/typed/table", {
-          params: { path: { assessment }, query: sectionQuery(section) },
-          parseAs: "text",
-        }),
-      ),
+    queryFn: async () => {
+      const where = { params: { path: { assessment }, query: sectionQuery(section) } };
+      const [csv, view] = await Promise.all([
+        ok(api.GET("/api/assessments/{assessment}/typed/table", { ...where, parseAs: "text" })),
+        ok(api.GET("/api/assessments/{assessment}/typed", where)),
+      ]);
+      return { csv, questions: view.questions };
+    },
   });
-  const csv = table.data;
+  const typed = table.data;
   // Once for each table: what is said about it stays.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the hook's functions are new at each drawing
   useEffect(() => {
-    if (csv !== undefined) {
-      const items = csv.split(/\r?\n/, 1)[0]?.split(",").slice(STUDENT_COLUMNS) ?? [];
-      const columns = pointsOnly.of(assessment)
-        ? Object.fromEntries(items.map((item, i) => [i + STUDENT_COLUMNS, { use: "POINTS" as const, item }]))
-        : {};
-      bringing.begin(new File([csv], t("typed from paper"), { type: "text/csv" }), columns);
+    if (typed) {
+      bringing.begin(
+        new File([typed.csv], t("typed from paper"), { type: "text/csv" }),
+        pointColumns(typed.questions, pointsOnly.of(assessment)),
+      );
     }
-  }, [csv, assessment]);
+  }, [typed, assessment]);
   return { is, error: table.error };
+}
+
+/** Where points are typed they are points, whatever stands there; the questions stand in the order of the table. */
+function pointColumns(questions: Question[], points: boolean): Bringing["asked"]["choices"]["columns"] {
+  return Object.fromEntries(
+    questions.flatMap((q, i) =>
+      isPoints(q, points) ? [[i + STUDENT_COLUMNS, { use: "POINTS" as const, item: q.item }]] : [],
+    ),
+  );
 }

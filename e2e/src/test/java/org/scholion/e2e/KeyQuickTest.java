@@ -35,6 +35,20 @@ class KeyQuickTest {
     }
 
     @Test
+    void other_ways_to_write_an_answer_are_proposed_and_never_taken_by_themselves(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Also accepted");
+        try (Browser aud = new Browser(school.address(), 1280, 800)) {
+            aud.signIn("Aud Meller").open("/a/" + lesson.id + "/key?item=q2").sees("Accepted answers");
+            aud.select("Typing slips", "none allowed").type("Add an accepted answer", "tide-table\n");
+            aud.sees("Also accept?").sees("tide table").isAccessible("Proposed answers");
+            assertThat(items(lesson).get(1).get("accept").toString()).doesNotContain("tide table");
+            aud.clickButton("tide table").sees("Saved").pause();
+            assertThat(items(lesson).get(1).get("accept").toString()).contains("tide table");
+            aud.hasNoErrors();
+        }
+    }
+
+    @Test
     void points_are_shared_out_and_tags_given_to_several_questions_at_once(Scholion.Running school) {
         Lesson lesson = Lesson.written(school, "Several at once");
         try (Browser aud = new Browser(school.address(), 1280, 800)) {

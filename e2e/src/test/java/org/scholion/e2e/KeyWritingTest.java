@@ -240,7 +240,7 @@ class KeyWritingTest {
             new Select(aud.field("what thing is")).selectByVisibleText("standards");
             aud.sees("no standard has the code 'Z9'").sees("you chose this").isAccessible("Questions found");
             aud.clickButton("Add 2 questions to the key")
-                    .sees("Question 1 · choice")
+                    .sees("Question 1 ·")
                     .sees("Saved")
                     .hasNoErrors();
         }

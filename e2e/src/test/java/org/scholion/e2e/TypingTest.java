@@ -43,7 +43,7 @@ class TypingTest {
             aud.sees("Everything typed is saved.")
                     .clickLink("See what comes in")
                     .sees("2 students");
-            aud.sees("points, not answers").isAccessible("Typed, before it comes in");
+            aud.sees("you chose this").isAccessible("Typed, before it comes in");
             aud.hasNoErrors();
         }
     }
