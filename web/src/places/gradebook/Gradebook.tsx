@@ -132,7 +132,7 @@ function CellButton({
       onClick={() => onOpen(standing.attempt)}
       title={titleOf(cell)}
       aria-pressed={open}
-      className={`w-full px-2 py-1 text-right ${open ? "bg-by-rule-wash font-semibold" : ""} ${standing.provisional ? "text-waiting" : ""}`}
+      className={`w-full whitespace-nowrap px-2 py-1 text-right ${open ? "bg-by-rule-wash font-semibold" : ""} ${standing.provisional ? "text-waiting" : ""}`}
     >
       {standing.percent ?? "–"}
       <span aria-hidden="true" className="inline-block w-4">
