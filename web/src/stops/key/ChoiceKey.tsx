@@ -1,7 +1,7 @@
 import { TextButton } from "../../parts/Button";
 import { whole } from "../../parts/Field";
 import { t } from "../../text";
-import { type Item, put } from "./definition";
+import { freeLetter, type Item, put } from "./definition";
 import type { KeyProps } from "./ItemEditor";
 import { Share } from "./kinds/Share";
 import { withOptionLines } from "./quick/optionLines";
@@ -108,7 +108,7 @@ export function ChoiceKey({ item, onChange, single = false }: KeyProps & { singl
       </ul>
       <div className="mt-2 flex flex-wrap items-center gap-4">
         <TextButton
-          onClick={() => onChange({ ...item, options: [...options, { id: freeId(item), text: "" }] })}
+          onClick={() => onChange({ ...item, options: [...options, { id: freeLetter(options), text: "" }] })}
         >
           {t("Add an option")}
         </TextButton>
@@ -171,9 +171,4 @@ export function ChoiceKey({ item, onChange, single = false }: KeyProps & { singl
 function withCredit(item: Item, id: string, credit: string): Item {
   const { [id]: _, ...others } = item.credits ?? {};
   return { ...item, credits: credit ? { ...others, [id]: credit } : others };
-}
-
-function freeId(item: Item): string {
-  const used = new Set((item.options ?? []).map((o) => o.id));
-  return [..."abcdefghijklmnopqrstuvwxyz"].find((c) => !used.has(c)) ?? `o${used.size + 1}`;
 }

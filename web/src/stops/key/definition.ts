@@ -200,6 +200,12 @@ export function freeId(prefix: string, taken: { id: string }[]): string {
   return `${prefix}${n}`;
 }
 
+/** An id for one more option: the first letter that is free. */
+export function freeLetter(options: { id: string }[]): string {
+  const used = new Set(options.map((o) => o.id));
+  return [..."abcdefghijklmnopqrstuvwxyz"].find((c) => !used.has(c)) ?? freeId("o", options);
+}
+
 /** Items from elsewhere at the end of a key: ids that are taken become free ones, and what leads to them follows. */
 export function appended(d: Definition, added: Item[]): { definition: Definition; ids: string[] } {
   const items = [...d.items];

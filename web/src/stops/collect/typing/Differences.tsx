@@ -4,7 +4,7 @@ import { Button } from "../../../parts/Button";
 import { MarginPart, Note } from "../../../parts/Sheet";
 import { Trouble } from "../../../parts/States";
 import { t } from "../../../text";
-import type { Typed } from "./useTyped";
+import type { Typed } from "./useTypedSheets";
 
 const SHOWN = 20;
 

@@ -1,29 +1,23 @@
-import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
-import { api, ok, type Schemas } from "../../../api/client";
+import type { Schemas } from "../../../api/client";
 import { Choose } from "../../../parts/Choose";
 import { MarginPart, Note, Sheet } from "../../../parts/Sheet";
 import { Empty, Loaded, Trouble } from "../../../parts/States";
+import { useTyped } from "../../../parts/typed";
 import { t } from "../../../text";
 import { useWhere } from "../../Assessment";
 import { Differences } from "./Differences";
-import { isPoints, lettersOf } from "./grid";
-import { pointsOnly } from "./pointsOnly";
+import { isPoints, lettersOf, pointsOnly } from "./grid";
 import { TypingGrid } from "./TypingGrid";
-import { type Typed, useTyped } from "./useTyped";
+import { type Typed, useTypedSheets } from "./useTypedSheets";
 
 /** Answers or points typed from paper: a grid for the keyboard, which two can fill in to compare. */
 export function TypeIn() {
   const { assessment, section } = useWhere();
-  const session = useQuery({ queryKey: ["session"], queryFn: () => ok(api.GET("/api/session")) });
-  const typed = useTyped(assessment, section, session.data?.id ?? "");
-  const [points, setPoints] = useState(pointsOnly.of(assessment));
+  const typed = useTypedSheets(assessment, section);
+  const [points, setPoints] = useTyped(pointsOnly(assessment), false);
   const [only, setOnly] = useState("");
-  const turn = (on: boolean) => {
-    pointsOnly.set(assessment, on);
-    setPoints(on);
-  };
   return (
     <Loaded query={typed.query}>
       {(view) => (
@@ -33,7 +27,7 @@ export function TypeIn() {
               view={view}
               typed={typed}
               points={points}
-              onPoints={turn}
+              onPoints={setPoints}
               assessment={assessment}
               section={section}
             />

@@ -1,5 +1,6 @@
-import { type KeyboardEvent, useEffect, useRef, useState } from "react";
+import { type KeyboardEvent, memo, useEffect, useRef, useState } from "react";
 import type { Schemas } from "../../../api/client";
+import { same } from "../../../parts/same";
 import { t } from "../../../text";
 import {
   type Cells,
@@ -11,7 +12,7 @@ import {
   type Question,
   typedInto,
 } from "./grid";
-import type { Typed } from "./useTyped";
+import type { Typed } from "./useTypedSheets";
 
 type Student = Schemas["TypedStudent"];
 type At = { row: number; column: number };
@@ -72,6 +73,7 @@ export function TypingGrid({
           {students.map((s, row) => (
             <SheetRow
               key={s.student}
+              row={row}
               student={s}
               cells={typed.cellsOf(s)}
               questions={questions}
@@ -100,17 +102,9 @@ export function TypingGrid({
   );
 }
 
-function SheetRow({
-  student: s,
-  cells,
-  questions,
-  points,
-  column,
-  onType,
-  onRefused,
-  onGo,
-  onHere,
-}: {
+type RowProps = {
+  /** Its place, by which one goes on from it. */
+  row: number;
   student: Student;
   cells: Cells;
   questions: Question[];
@@ -120,7 +114,31 @@ function SheetRow({
   onRefused: (q: Question) => void;
   onGo: (down: number, along: number) => void;
   onHere: (column: number) => void;
-}) {
+};
+
+/** Drawn anew only where something of its own has changed: a key that is pressed costs two rows, not the class. */
+const SheetRow = memo(
+  TypedRow,
+  (a: RowProps, b: RowProps) =>
+    a.row === b.row &&
+    a.student === b.student &&
+    a.questions === b.questions &&
+    a.points === b.points &&
+    a.column === b.column &&
+    same(a.cells, b.cells),
+);
+
+function TypedRow({
+  student: s,
+  cells,
+  questions,
+  points,
+  column,
+  onType,
+  onRefused,
+  onGo,
+  onHere,
+}: RowProps) {
   const here = column !== null;
   const gaps = here ? 0 : gapsIn(questions, cells);
   return (

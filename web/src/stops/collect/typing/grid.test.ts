@@ -1,5 +1,14 @@
 import { describe, expect, it } from "vitest";
-import { firstEmpty, gapsIn, isOutside, lettersOf, type Question, typedInto, without } from "./grid";
+import {
+  firstEmpty,
+  gapsIn,
+  isOutside,
+  lettersOf,
+  type Question,
+  together,
+  typedInto,
+  without,
+} from "./grid";
 
 const one: Question = {
   item: "q1",
@@ -55,6 +64,14 @@ describe("typing from paper", () => {
     });
     expect(without({ s1: { q1: "D", q2: "B" } }, "s1", { q1: "A" })).toEqual({ s1: { q1: "D", q2: "B" } });
     expect(without({}, "s1", { q1: "A" })).toEqual({});
+  });
+
+  it("keeps what two windows of one person typed, the later of one cell", () => {
+    expect(together({ s1: { q1: "A" } }, { s1: { q2: "B" }, s2: { q1: "C" } })).toEqual({
+      s1: { q1: "A", q2: "B" },
+      s2: { q1: "C" },
+    });
+    expect(together({ s1: { q1: "A" } }, { s1: { q1: "B" } })).toEqual({ s1: { q1: "B" } });
   });
 
   it("goes on at the first cell that nothing is typed in", () => {

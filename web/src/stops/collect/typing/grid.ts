@@ -65,6 +65,18 @@ export function gapsIn(questions: Question[], cells: Cells): number {
   return last < 0 ? 0 : questions.filter((q) => !cells[q.item]).length;
 }
 
+/** What is typed here and there; of one cell what is typed there. */
+export function together(here: Unsaved, there: Unsaved): Unsaved {
+  const all = { ...here };
+  for (const [student, cells] of Object.entries(there)) {
+    all[student] = { ...all[student], ...cells };
+  }
+  return all;
+}
+
+/** Whether an assessment's sheets are typed as points, by which name it is remembered on this device. */
+export const pointsOnly = (assessment: string): string => `sheets-as-points:${assessment}`;
+
 /** What still waits when these cells have arrived: what was typed since stays. */
 export function without(unsaved: Unsaved, student: string, sent: Cells): Unsaved {
   const { [student]: row = {}, ...others } = unsaved;

@@ -2,11 +2,11 @@ import { useQuery } from "@tanstack/react-query";
 import { useEffect } from "react";
 import { useSearchParams } from "react-router";
 import { api, ok } from "../../../api/client";
+import { useTyped } from "../../../parts/typed";
 import { t } from "../../../text";
 import { sectionQuery } from "../../Assessment";
 import type { Bringing } from "../useBringIn";
-import { isPoints, type Question } from "./grid";
-import { pointsOnly } from "./pointsOnly";
+import { isPoints, pointsOnly, type Question } from "./grid";
 
 /** Columns that say whose a row is: number, e-mail and name. */
 const STUDENT_COLUMNS = 3;
@@ -14,6 +14,7 @@ const STUDENT_COLUMNS = 3;
 /** Where one comes from typing, what was typed is looked at like a file. */
 export function useTypedTable(assessment: string, bringing: Bringing) {
   const [params] = useSearchParams();
+  const [points] = useTyped(pointsOnly(assessment), false);
   const is = params.get("typed") !== null;
   const section = params.get("section");
   const table = useQuery({
@@ -37,7 +38,7 @@ export function useTypedTable(assessment: string, bringing: Bringing) {
     if (typed) {
       bringing.begin(
         new File([typed.csv], t("typed from paper"), { type: "text/csv" }),
-        pointColumns(typed.questions, pointsOnly.of(assessment)),
+        pointColumns(typed.questions, points),
       );
     }
   }, [typed, assessment]);

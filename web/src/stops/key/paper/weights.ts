@@ -1,4 +1,5 @@
 import type { Part } from "../definition";
+import { quotient } from "../quotient";
 
 const HUNDRED = 100;
 
@@ -16,13 +17,8 @@ export function scaled(parts: Part[]): Part[] {
   if (sum === 0) {
     return spread(parts);
   }
-  return parts.map((p, i) => {
-    const above = (units[i] ?? 0) * HUNDRED;
-    const by = divisor(above, sum);
-    return { ...p, weight: sum === by ? String(above / by) : `${above / by}/${sum / by}` };
-  });
+  return parts.map((p, i) => ({ ...p, weight: quotient((units[i] ?? 0) * HUNDRED, sum) }));
 }
 
 const thousandths = (weight: string | undefined) =>
   Math.max(0, Math.round(Number(weight ?? "0") * 1000)) || 0;
-const divisor = (a: number, b: number): number => (b === 0 ? a || 1 : divisor(b, a % b));

@@ -1,4 +1,4 @@
-import { freeId, type Item, newItem } from "../definition";
+import { type Item, newItem } from "../definition";
 
 /** What a question of the same sort takes from another: how it is scored and where it belongs, nothing of its key. */
 const TAKEN = [
@@ -39,7 +39,7 @@ const TAKEN = [
 export function oneMoreLike(item: Item, items: Item[]): Item {
   const fresh = newItem(item.kind, items);
   const taken = Object.fromEntries(TAKEN.filter((f) => item[f] !== undefined).map((f) => [f, item[f]]));
-  const more = { ...fresh, ...structuredClone(taken), id: freeId("q", items) };
+  const more = { ...fresh, ...structuredClone(taken) };
   return item.kind === "choice" && item.options
     ? { ...more, options: item.options.map((o) => ({ id: o.id, text: "" })) }
     : more;

@@ -1,4 +1,4 @@
-import { type Item, type Named, put } from "../definition";
+import { freeLetter, type Item, type Named, put } from "../definition";
 
 const MARK = /^\s*(?:[*✓✔]\s*)?(?:\(?[A-Za-z]\s*[).:]\s+|\(?\d{1,2}\s*[).:]\s+|[-–•·]\s+)?(?:[*✓✔]\s*)?/;
 
@@ -17,7 +17,7 @@ export function withOptionLines(item: Item, from: string, pasted: string): Item 
     while (place < options.length && options[place]?.text) {
       place++;
     }
-    const option = options[place] ?? { id: free(options), text: "" };
+    const option = options[place] ?? { id: freeLetter(options), text: "" };
     option.text = text;
     options[place] = option;
     if (/[*✓✔]/.test(mark) && !key.includes(option.id)) {
@@ -27,9 +27,4 @@ export function withOptionLines(item: Item, from: string, pasted: string): Item 
   }
   const several = key.length > 1 && (item.max ?? 1) === 1;
   return put({ ...item, options, ...(several ? { max: options.length, rule: "net" } : {}) }, "key", key);
-}
-
-function free(options: Named[]): string {
-  const used = new Set(options.map((o) => o.id));
-  return [..."abcdefghijklmnopqrstuvwxyz"].find((c) => !used.has(c)) ?? `o${options.length + 1}`;
 }

@@ -1,4 +1,5 @@
 import { type Aligned, type Item, put } from "../definition";
+import { quotient } from "../quotient";
 
 /** The questions that are named by their numbers, such as `1-5, 8`; null where it cannot be read. */
 export function numbered(written: string, items: Item[]): Item[] | null {
@@ -29,12 +30,8 @@ export function shareOf(total: string, among: number): string | null {
   }
   const scale = 10 ** (m[2]?.length ?? 0);
   const top = Number(m[1]) * scale + Number(m[2] ?? 0);
-  const bottom = scale * among;
-  const common = gcd(top, bottom);
-  return top === 0 ? null : bottom === common ? String(top / common) : `${top / common}/${bottom / common}`;
+  return top === 0 ? null : quotient(top, scale * among);
 }
-
-const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 
 /** What is set for several questions at once; what is not given stays as it is. */
 export type Together = { points?: string; standards?: Aligned[]; tags?: string[] };

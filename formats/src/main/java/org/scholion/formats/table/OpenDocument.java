@@ -9,7 +9,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
-import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
@@ -61,10 +60,7 @@ final class OpenDocument {
     }
 
     private static Grid content(InputStream in, int sheet) throws XMLStreamException {
-        XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
-        factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-        factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
-        OpenDocument read = new OpenDocument(factory.createXMLStreamReader(in), sheet);
+        OpenDocument read = new OpenDocument(Xml.reader(in), sheet);
         read.all();
         int chosen = Math.max(0, Math.min(sheet, read.sheets.size() - 1));
         return new Grid(
@@ -97,12 +93,7 @@ final class OpenDocument {
     }
 
     private @Nullable String attribute(String name) {
-        for (int i = 0; i < xml.getAttributeCount(); i++) {
-            if (xml.getAttributeLocalName(i).equals(name)) {
-                return xml.getAttributeValue(i);
-            }
-        }
-        return null;
+        return Xml.attribute(xml, name);
     }
 
     private int count(String name) {

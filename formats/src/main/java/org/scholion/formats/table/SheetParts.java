@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.util.HashMap;
 import java.util.Map;
-import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
@@ -17,18 +16,19 @@ final class SheetParts {
     /** Merged cells stand behind all others; where these are so many, no hand has merged any. */
     private static final int MOST_ELEMENTS = 400_000;
 
-    private final byte[] bytes;
+    private final ZipFile zip;
     private final SheetNotes notes;
 
-    private SheetParts(byte[] bytes, SheetNotes notes) {
-        this.bytes = bytes;
+    private SheetParts(ZipFile zip, SheetNotes notes) {
+        this.zip = zip;
         this.notes = notes;
     }
 
     /** Notes what one sheet hides and merges; where the workbook is built in another way, nothing. */
     static void note(byte[] bytes, String sheet, SheetNotes notes) {
-        try {
-            new SheetParts(bytes, notes).sheet(sheet);
+        // Some programs write sizes that only the list at the end of the file has right.
+        try (ZipFile zip = ZipFile.builder().setByteArray(bytes).get()) {
+            new SheetParts(zip, notes).sheet(sheet);
         } catch (IOException | XMLStreamException e) {
             // The cells are read by another reader, which says what cannot be read.
         }
@@ -42,13 +42,13 @@ final class SheetParts {
         Map<String, String> targets = new HashMap<>();
         each("xl/_rels/workbook.xml.rels", xml -> {
             if (xml.getLocalName().equals("Relationship")) {
-                targets.put(String.valueOf(attribute(xml, "Id")), String.valueOf(attribute(xml, "Target")));
+                targets.put(String.valueOf(Xml.attribute(xml, "Id")), String.valueOf(Xml.attribute(xml, "Target")));
             }
         });
         String[] part = new String[1];
         each("xl/workbook.xml", xml -> {
-            if (xml.getLocalName().equals("sheet") && name.equals(attribute(xml, "name"))) {
-                part[0] = targets.get(String.valueOf(attribute(xml, "id")));
+            if (xml.getLocalName().equals("sheet") && name.equals(Xml.attribute(xml, "name"))) {
+                part[0] = targets.get(String.valueOf(Xml.attribute(xml, "id")));
             }
         });
         if (part[0] != null) {
@@ -57,13 +57,13 @@ final class SheetParts {
     }
 
     private void noted(XMLStreamReader xml) {
-        if (xml.getLocalName().equals("col") && isTrue(attribute(xml, "hidden"))) {
-            int last = Math.min(number(attribute(xml, "max")), TableLimits.MOST_COLUMNS);
-            for (int column = number(attribute(xml, "min")); column <= last; column++) {
+        if (xml.getLocalName().equals("col") && isTrue(Xml.attribute(xml, "hidden"))) {
+            int last = Math.min(number(Xml.attribute(xml, "max")), TableLimits.MOST_COLUMNS);
+            for (int column = number(Xml.attribute(xml, "min")); column <= last; column++) {
                 notes.hidesColumn(column - 1);
             }
         } else if (xml.getLocalName().equals("mergeCell")) {
-            notes.merges(String.valueOf(attribute(xml, "ref")));
+            notes.merges(String.valueOf(Xml.attribute(xml, "ref")));
         }
     }
 
@@ -75,30 +75,15 @@ final class SheetParts {
         return written != null && written.matches("\\d{1,6}") ? Integer.parseInt(written) : Integer.MAX_VALUE;
     }
 
-    private static @Nullable String attribute(XMLStreamReader xml, String name) {
-        for (int i = 0; i < xml.getAttributeCount(); i++) {
-            if (xml.getAttributeLocalName(i).equals(name)) {
-                return xml.getAttributeValue(i);
-            }
-        }
-        return null;
-    }
-
     private void each(String part, Element element) throws IOException, XMLStreamException {
-        // Some programs write sizes that only the list at the end of the file has right.
-        try (ZipFile zip = ZipFile.builder().setByteArray(bytes).get()) {
-            ZipArchiveEntry entry = zip.getEntry(part);
-            if (entry != null) {
-                elements(zip.getInputStream(entry), element);
-            }
+        ZipArchiveEntry entry = zip.getEntry(part);
+        if (entry != null) {
+            elements(zip.getInputStream(entry), element);
         }
     }
 
     private static void elements(InputStream in, Element element) throws XMLStreamException {
-        XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
-        factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-        factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
-        XMLStreamReader xml = factory.createXMLStreamReader(in);
+        XMLStreamReader xml = Xml.reader(in);
         int seen = 0;
         while (xml.hasNext() && seen < MOST_ELEMENTS) {
             if (xml.next() == XMLStreamConstants.START_ELEMENT) {

@@ -15,7 +15,8 @@ final class Compared {
     private static final String BESIDE = "\n";
 
     private final List<String> items;
-    private final List<Typed> rows;
+
+    private final List<Begun> begun;
 
     /**
      * One person's row.
@@ -28,17 +29,23 @@ final class Compared {
         }
     }
 
+    /** A row in which something is typed, and the place of the last item that it has. */
+    private record Begun(Typed row, int last) {}
+
     /** What one of them has in a cell. */
     record Value(UUID typist, String name, String value) {}
 
     /** @param items in the order of the paper */
     Compared(List<String> items, List<Typed> rows) {
         this.items = items;
-        this.rows = rows.stream().filter(r -> last(items, r) >= 0).toList();
+        this.begun = rows.stream()
+                .map(r -> new Begun(r, last(items, r)))
+                .filter(b -> b.last() >= 0)
+                .toList();
     }
 
     boolean isEmpty() {
-        return rows.isEmpty();
+        return begun.isEmpty();
     }
 
     /** The cells in which they differ and nobody alone has said what stays. */
@@ -87,7 +94,7 @@ final class Compared {
     /** Those who have come as far as this item: before that an empty cell says nothing. */
     private List<Typed> there(String item) {
         int place = items.indexOf(item);
-        return rows.stream().filter(r -> last(items, r) >= place).toList();
+        return begun.stream().filter(b -> b.last() >= place).map(Begun::row).toList();
     }
 
     private static int last(List<String> items, Typed row) {

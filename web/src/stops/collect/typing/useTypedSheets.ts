@@ -1,39 +1,20 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { api, ok, Problem, type Schemas } from "../../../api/client";
-import { WINDOW } from "../../../places/student/onDevice";
+import { useTypedStore } from "../../../parts/typed";
 import { sectionQuery } from "../../Assessment";
-import { type Cells, type Unsaved, without } from "./grid";
+import { type Cells, together, type Unsaved, without } from "./grid";
 
 type View = Schemas["TypedView"];
 
 const SOON = 400;
 const AGAIN = 4_000;
 
-/** What a person types in this window: each window keeps what it has not sent under a name of its own. */
-const stores = (assessment: string, me: string) => `scholion.typed:${assessment}:${me}:`;
-
-/** What was typed on this device and is not at the server yet, in this window or in one that is gone. */
-function kept(assessment: string, me: string): Unsaved {
-  const all: Unsaved = {};
-  for (const key of Object.keys(localStorage).filter((k) => k.startsWith(stores(assessment, me)))) {
-    for (const [student, cells] of Object.entries(JSON.parse(localStorage.getItem(key) ?? "{}") as Unsaved)) {
-      all[student] = { ...all[student], ...cells };
-    }
-    localStorage.removeItem(key);
-  }
-  if (Object.keys(all).length > 0) {
-    localStorage.setItem(stores(assessment, me) + WINDOW, JSON.stringify(all));
-  }
-  return all;
-}
-
 /** The grid of what is typed: each cell is on this device at once and stays there until the server has it. */
-export function useTyped(assessment: string, section: string | null, me: string) {
+export function useTypedSheets(assessment: string, section: string | null) {
   const client = useQueryClient();
-  const key = ["assessment", assessment, "typed", section];
   const query = useQuery({
-    queryKey: key,
+    queryKey: ["assessment", assessment, "typed", section],
     queryFn: () =>
       ok(
         api.GET("/api/assessments/{assessment}/typed", {
@@ -41,34 +22,39 @@ export function useTyped(assessment: string, section: string | null, me: string)
         }),
       ),
   });
-  const [unsaved, setUnsaved] = useState<Unsaved>(() => kept(assessment, me));
+  const store = useTypedStore<Unsaved>(`sheets:${assessment}`);
+  const [unsaved, setUnsaved] = useState<Unsaved>(() => store.read() ?? {});
   const [refused, setRefused] = useState<unknown>(null);
   const waiting = useRef(unsaved);
   const sending = useRef(false);
 
-  const hold = useCallback(
-    (next: Unsaved) => {
+  /** Windows of one person share what is not sent: none takes away what another has typed. */
+  const change = useCallback(
+    (make: (all: Unsaved) => Unsaved) => {
+      const next = make(together(store.read() ?? {}, waiting.current));
       waiting.current = next;
-      localStorage.setItem(stores(assessment, me) + WINDOW, JSON.stringify(next));
+      store.keep(Object.keys(next).length === 0 ? null : next);
       setUnsaved(next);
     },
-    [assessment, me],
+    [store],
   );
 
-  const send = useCallback(async () => {
-    const student = Object.keys(waiting.current)[0];
-    if (student === undefined || sending.current) {
-      return;
-    }
-    const cells = waiting.current[student] ?? {};
-    sending.current = true;
-    try {
-      await ok(
-        api.PUT("/api/assessments/{assessment}/typed/{student}", {
-          params: { path: { assessment, student } },
-          body: { cells, stays: {} },
-        }),
-      );
+  /** Sends a row; whether the next one can be tried. */
+  const sendRow = useCallback(
+    async (student: string, cells: Cells): Promise<boolean> => {
+      try {
+        await ok(
+          api.PUT("/api/assessments/{assessment}/typed/{student}", {
+            params: { path: { assessment, student } },
+            body: { cells, stays: {} },
+          }),
+        );
+      } catch (error) {
+        const isRefused = error instanceof Problem && error.status !== 401 && error.status < 500;
+        // What the server does not take is told; it stays on this device, and holds up no other row.
+        isRefused && setRefused(error);
+        return isRefused;
+      }
       client.setQueriesData<View>(
         { queryKey: ["assessment", assessment, "typed"] },
         (view) =>
@@ -77,15 +63,25 @@ export function useTyped(assessment: string, section: string | null, me: string)
             students: view.students.map((s) => (s.student === student ? withCells(s, cells) : s)),
           },
       );
-      hold(without(waiting.current, student, cells));
-      setRefused(null);
-    } catch (error) {
-      // Whatever the server will never take is told; it stays on this device all the same.
-      error instanceof Problem && error.status !== 401 && error.status < 500 && setRefused(error);
-    } finally {
-      sending.current = false;
+      change((all) => without(all, student, cells));
+      return true;
+    },
+    [assessment, client, change],
+  );
+
+  const send = useCallback(async () => {
+    if (sending.current) {
+      return;
     }
-  }, [assessment, client, hold]);
+    sending.current = true;
+    setRefused(null);
+    for (const [student, cells] of Object.entries(waiting.current)) {
+      if (!(await sendRow(student, cells))) {
+        break;
+      }
+    }
+    sending.current = false;
+  }, [sendRow]);
 
   useEffect(() => {
     if (Object.keys(unsaved).length === 0) {
@@ -105,7 +101,7 @@ export function useTyped(assessment: string, section: string | null, me: string)
     waiting: Object.keys(unsaved).length,
     cellsOf: (s: Schemas["TypedStudent"]): Cells => ({ ...s.cells, ...unsaved[s.student] }),
     type: (student: string, item: string, cell: string) =>
-      hold({ ...waiting.current, [student]: { ...waiting.current[student], [item]: cell } }),
+      change((all) => together(all, { [student]: { [item]: cell } })),
     /** Mine stays, though the others have something else. */
     stays: async (d: Schemas["TypedDifference"]) => {
       await ok(
@@ -119,7 +115,7 @@ export function useTyped(assessment: string, section: string | null, me: string)
   };
 }
 
-export type Typed = ReturnType<typeof useTyped>;
+export type Typed = ReturnType<typeof useTypedSheets>;
 
 function withCells(s: Schemas["TypedStudent"], cells: Cells): Schemas["TypedStudent"] {
   const all = Object.entries({ ...s.cells, ...cells }).filter(([, cell]) => cell !== "");
