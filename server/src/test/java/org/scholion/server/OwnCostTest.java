@@ -40,6 +40,10 @@ class OwnCostTest {
                 "hand in",
                 counting.of(() -> student.post("/api/student/attempts/" + attempt + "/hand-in", null)
                         .ok()));
+        String typed = lesson.path(
+                "/typed/" + student.get("/api/session").ok().get("id").stringValue());
+        Map<String, Object> cell = Map.of("cells", Map.of("q2", "bowline"), "stays", Map.of());
+        costs.put("typed", counting.of(() -> lesson.teacher.put(typed, cell).ok()));
         costs.put(
                 "late answer",
                 counting.of(() -> student.put(
