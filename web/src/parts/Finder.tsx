@@ -18,6 +18,8 @@ const PLACES: [string, string][] = [
 const WAYS: Record<string, (id: string) => string> = {
   student: (id) => `/gradebook/${id}`,
   assessment: (id) => `/a/${id}/key`,
+  "shared key": (id) => `/a/${id}/key`,
+  "key to copy": () => "/courses?shared",
   question: (id) => `/a/${id}/key`,
   standard: (id) => `/standards/${id}`,
 };

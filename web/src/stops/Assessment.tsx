@@ -30,23 +30,34 @@ export function useHeader(assessment: string, section: string | null) {
   });
 }
 
+/** The only stop of an assessment that is not one's own. */
+const ONLY = { ALL: "", KEY: "/key", READING: "/read" };
+
 /** An assessment: its header with the line, and the stop beneath. What changes elsewhere is fetched anew at once. */
 export function Assessment() {
   const { assessment, section } = useWhere();
   const header = useHeader(assessment, section);
-  useLive(assessment, header.data?.keyOnly === false);
+  useLive(assessment, header.data?.share === "ALL");
   const { pathname } = useLocation();
   return (
     <Loaded query={header}>
       {(h) => (
         <>
-          {h.keyOnly && !pathname.endsWith("/key") && <Navigate to={`/a/${assessment}/key`} replace />}
+          {ONLY[h.share] && !pathname.endsWith(ONLY[h.share]) && (
+            <Navigate to={`/a/${assessment}${ONLY[h.share]}`} replace />
+          )}
           <section aria-label={t("The assessment")} className="border-b border-rule px-4 pt-4 pb-3 lg:px-6">
             <div className="mb-2 flex flex-wrap items-baseline gap-x-4">
               <h1 className="font-script text-title font-semibold">{h.title}</h1>
-              {h.keyOnly ? (
+              {h.share === "KEY" && (
                 <span className="text-soft">{t("A colleague’s key, shared with you to edit")}</span>
-              ) : (
+              )}
+              {h.share === "READING" && (
+                <span className="text-soft">
+                  {t("You read its open answers, without names. Its teachers do the rest.")}
+                </span>
+              )}
+              {h.share === "ALL" && (
                 <>
                   <Link to={`/courses/${h.course}`} className="text-soft hover:underline">
                     {h.courseTitle}
@@ -55,7 +66,7 @@ export function Assessment() {
                 </>
               )}
             </div>
-            {!h.keyOnly && <LineOfWork id={assessment} line={h.line} />}
+            {h.share === "ALL" && <LineOfWork id={assessment} line={h.line} />}
           </section>
           <Outlet />
         </>

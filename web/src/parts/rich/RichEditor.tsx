@@ -8,6 +8,7 @@ import { fileUrl, upload } from "../upload";
 import { clean } from "./clean";
 import { extensions } from "./extensions";
 import { media } from "./plain";
+import { Recorder } from "./Recorder";
 
 export type Written = { html: string; text: string };
 
@@ -136,6 +137,7 @@ function Tools({ editor, onFiles }: { editor: Editor; onFiles: (files: File[]) =
           .run(),
       )}
       {tool(t("picture or sound"), t("picture or sound"), undefined, () => file.current?.click())}
+      <Recorder onFile={(recorded) => onFiles([recorded])} />
       <input
         ref={file}
         type="file"

@@ -1,19 +1,26 @@
 import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { api, ok } from "../../api/client";
 import { Button } from "../../parts/Button";
+import { Field } from "../../parts/Field";
 import { useKeys } from "../../parts/Keys";
 import { LineInSmall } from "../../parts/LineOfWork";
 import { MarginPart, Sheet } from "../../parts/Sheet";
 import { Empty, Loaded } from "../../parts/States";
 import { t } from "../../text";
+import { AboutInShort } from "./AboutInShort";
 import { AssessmentIn } from "./AssessmentIn";
 import { CourseSettings } from "./CourseSettings";
 import { AllCourses } from "./Courses";
+import { foundBy } from "./foundBy";
 import { useNewAssessment } from "./NewAssessment";
 import { SharedKeys } from "./SharedKeys";
 import { grouped, UnitOf, Units } from "./Units";
 import { type CourseView, useCourse } from "./useCourse";
+
+/** A list of so many is seen at a glance. */
+const FEW = 4;
 
 /** A course: its assessments with their line in small, by unit; its sections in the margin. */
 export function Course() {
@@ -37,7 +44,7 @@ export function Course() {
           {mayWrite ? (
             <>
               <AssessmentRows view={view} />
-              <SharedKeys course={course} />
+              <SharedKeys into={[view]} />
             </>
           ) : (
             <Empty title={t("Assessments are seen by the course’s teachers.")}>
@@ -55,6 +62,7 @@ function AssessmentRows({ view }: { view: CourseView }) {
   const course = view.id;
   const begin = useNewAssessment(course);
   useKeys([["k", t("write a key"), () => begin.ask()]]);
+  const [words, setWords] = useState("");
   const query = useQuery({
     queryKey: ["assessments", course],
     queryFn: () => ok(api.GET("/api/courses/{course}/assessments", { params: { path: { course } } })),
@@ -68,7 +76,25 @@ function AssessmentRows({ view }: { view: CourseView }) {
               {t("Write a key. Its assessment appears here with its line.")}
             </Empty>
           )}
-          {grouped(all, view.units).map(([title, rows]) => (
+          {all.length > FEW && (
+            <div className="px-6 pb-3">
+              <Field
+                label={t("Only what has in its title, code or labels…")}
+                value={words}
+                className="max-w-sm"
+                onChange={(e) => setWords(e.target.value)}
+              />
+              {words.trim() !== "" && !all.some((a) => foundBy(words, a.title, a.about)) && (
+                <p className="mt-2 text-soft" role="status">
+                  {t("None has all of these words.")}
+                </p>
+              )}
+            </div>
+          )}
+          {grouped(
+            all.filter((a) => all.length <= FEW || foundBy(words, a.title, a.about)),
+            view.units,
+          ).map(([title, rows]) => (
             <section key={title}>
               {title && <h2 className="px-6 pt-4 pb-1 text-small font-semibold text-soft">{title}</h2>}
               <ul className="border-t border-rule">
@@ -76,7 +102,8 @@ function AssessmentRows({ view }: { view: CourseView }) {
                   <li key={a.id} className="flex items-start border-b border-rule hover:bg-by-rule-wash">
                     <Link to={`/a/${a.id}/key`} className="block min-w-0 flex-1 px-6 py-2.5">
                       <span className="font-script text-words font-semibold">{a.title}</span>{" "}
-                      <span className="text-small text-soft">{a.sections.join(", ")}</span>
+                      <span className="text-small text-soft">{a.sections.join(", ")}</span>{" "}
+                      <AboutInShort about={a.about} />
                       <LineInSmall line={a.line} />
                     </Link>
                     {view.units.length > 0 && <UnitOf course={course} assessment={a} units={view.units} />}

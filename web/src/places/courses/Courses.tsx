@@ -7,6 +7,7 @@ import { Field } from "../../parts/Field";
 import { MarginPart, Sheet } from "../../parts/Sheet";
 import { Empty, Loaded, Trouble } from "../../parts/States";
 import { t } from "../../text";
+import { SharedKeys } from "./SharedKeys";
 
 const ALL = { all: true };
 
@@ -14,7 +15,8 @@ const ALL = { all: true };
 export function Courses() {
   const courses = useQuery({ queryKey: ["courses"], queryFn: () => ok(api.GET("/api/courses")) });
   const session = useQuery({ queryKey: ["session"], queryFn: () => ok(api.GET("/api/session")) });
-  const asked = (useLocation().state as typeof ALL | null)?.all;
+  const place = useLocation();
+  const asked = (place.state as typeof ALL | null)?.all || place.search === "?shared";
   return (
     <Loaded query={courses}>
       {(all) =>
@@ -34,6 +36,11 @@ export function Courses() {
                 <summary className="cursor-pointer">{t("Archived courses")}</summary>
                 <CourseRows courses={all.filter((c) => c.archived)} />
               </details>
+            )}
+            {session.data?.role === "TEACHER" && (
+              <div className="pt-6">
+                <SharedKeys into={all.filter((c) => !c.archived)} />
+              </div>
             )}
           </Sheet>
         )

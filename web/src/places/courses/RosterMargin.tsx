@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { type FormEvent, useState } from "react";
+import { type FormEvent, type ReactNode, useState } from "react";
 import { api, ok } from "../../api/client";
 import { AddOne } from "../../parts/AddOne";
 import { Button, TextButton } from "../../parts/Button";
@@ -133,36 +133,87 @@ function Teachers({ view, work }: { view: CourseView; work: Work }) {
     queryKey: ["teachers"],
     queryFn: () => ok(api.GET("/api/teachers")),
   });
-  const others = (colleagues.data ?? []).filter((c) => !view.teachers.some((p) => p.id === c.id));
+  const all = colleagues.data ?? [];
+  const others = all.filter((c) => !view.teachers.some((p) => p.id === c.id));
   return (
-    <MarginPart title={t("Teachers")}>
+    <>
+      <Colleagues
+        title={t("Teachers")}
+        people={view.teachers}
+        none={t("no teacher yet")}
+        others={others}
+        choose={t("Add a teacher")}
+        onAdd={(person) => work.addTeacher.mutate(person)}
+        onRemove={(person) => work.removeTeacher.mutate(person)}
+        error={work.addTeacher.error ?? work.removeTeacher.error}
+      >
+        {t("Every teacher of a course sees and changes everything in it.")}
+      </Colleagues>
+      <Colleagues
+        title={t("Readers")}
+        people={view.readers}
+        none={t("no reader yet")}
+        others={others.filter((c) => !view.readers.some((p) => p.id === c.id))}
+        choose={t("Add a reader")}
+        onAdd={(person) => work.addReader.mutate(person)}
+        onRemove={(person) => work.removeReader.mutate(person)}
+        error={work.addReader.error ?? work.removeReader.error}
+      >
+        {t("A reader reads open answers without names, and sees nothing else of the course.")}
+      </Colleagues>
+    </>
+  );
+}
+
+/** Colleagues with a part in the course, added and removed one by one. */
+function Colleagues({
+  title,
+  people,
+  none,
+  others,
+  choose,
+  onAdd,
+  onRemove,
+  error,
+  children,
+}: {
+  title: string;
+  people: CourseView["teachers"];
+  none: string;
+  others: CourseView["teachers"];
+  choose: string;
+  onAdd: (person: string) => void;
+  onRemove: (person: string) => void;
+  error: unknown;
+  children: ReactNode;
+}) {
+  return (
+    <MarginPart title={title}>
       <ul className="mb-2">
-        {view.teachers.map((p) => (
+        {people.map((p) => (
           <li key={p.id} className="flex items-center justify-between border-b border-rule py-1">
             {p.name}
             <TextButton
               className="text-small"
               aria-label={t("Remove {{name}}", { name: p.name })}
-              onClick={() => work.removeTeacher.mutate(p.id)}
+              onClick={() => onRemove(p.id)}
             >
               {t("Remove")}
             </TextButton>
           </li>
         ))}
-        {view.teachers.length === 0 && <li className="text-soft">{t("no teacher yet")}</li>}
+        {people.length === 0 && <li className="text-soft">{none}</li>}
       </ul>
       {others.length > 0 && (
         <Choose
-          label={t("Add a teacher")}
+          label={choose}
           value=""
           options={[["", t("choose…")], ...others.map((c): [string, string] => [c.id, c.name])]}
-          onChange={(person) => person && work.addTeacher.mutate(person)}
+          onChange={(person) => person && onAdd(person)}
         />
       )}
-      <p className="mt-1 text-small text-soft">
-        {t("Every teacher of a course sees and changes everything in it.")}
-      </p>
-      <Trouble error={work.addTeacher.error ?? work.removeTeacher.error} />
+      <p className="mt-1 text-small text-soft">{children}</p>
+      <Trouble error={error} />
     </MarginPart>
   );
 }

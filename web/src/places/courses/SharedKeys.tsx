@@ -4,13 +4,14 @@ import { api, ok } from "../../api/client";
 import { TextButton } from "../../parts/Button";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
+import { AboutInShort } from "./AboutInShort";
 
-/** Keys that colleagues share: opened where they may be edited, copied into this course. */
-export function SharedKeys({ course }: { course: string }) {
+/** Keys that colleagues share: opened where they may be edited, copied into a course of one's own. */
+export function SharedKeys({ into }: { into: { id: string; title: string }[] }) {
   const navigate = useNavigate();
   const keys = useQuery({ queryKey: ["shared-keys"], queryFn: () => ok(api.GET("/api/shared-keys")) });
   const copy = useMutation({
-    mutationFn: (assessment: string) =>
+    mutationFn: ({ assessment, course }: { assessment: string; course: string }) =>
       ok(api.POST("/api/courses/{course}/copies", { params: { path: { course } }, body: { assessment } })),
     onSuccess: ({ id }) => navigate(`/a/${id}/key`),
   });
@@ -24,7 +25,7 @@ export function SharedKeys({ course }: { course: string }) {
         {keys.data.map((k) => (
           <li key={k.assessment} className="flex flex-wrap items-baseline gap-4 border-b border-rule py-1.5">
             <span className="flex-1 font-script">
-              <strong>{k.title}</strong>{" "}
+              <strong>{k.title}</strong> <AboutInShort about={k.about} />{" "}
               <span className="font-sans text-small text-soft">
                 {k.course} · {k.by}
               </span>
@@ -34,9 +35,29 @@ export function SharedKeys({ course }: { course: string }) {
                 {t("open")}
               </Link>
             )}
-            <TextButton disabled={copy.isPending} onClick={() => copy.mutate(k.assessment)}>
-              {t("copy into this course")}
-            </TextButton>
+            {into.length === 1 ? (
+              <TextButton
+                disabled={copy.isPending}
+                onClick={() => into[0] && copy.mutate({ assessment: k.assessment, course: into[0].id })}
+              >
+                {t("copy into this course")}
+              </TextButton>
+            ) : into.length === 0 ? null : (
+              <select
+                aria-label={t("Copy {{title}} into a course", { title: k.title })}
+                value=""
+                disabled={copy.isPending}
+                onChange={(e) => copy.mutate({ assessment: k.assessment, course: e.target.value })}
+                className="rounded-corner border border-rule bg-sheet px-1 py-0.5 text-small"
+              >
+                <option value="">{t("copy into…")}</option>
+                {into.map((c) => (
+                  <option key={c.id} value={c.id}>
+                    {c.title}
+                  </option>
+                ))}
+              </select>
+            )}
           </li>
         ))}
       </ul>

@@ -54,6 +54,16 @@ export function useCourseWork(course: string) {
         ok(api.DELETE("/api/courses/{course}/teachers/{person}", { params: { path: { course, person } } })),
       onSuccess: () => client.invalidateQueries({ queryKey: ["course", course] }),
     }),
+    addReader: useMutation({
+      mutationFn: (person: string) =>
+        ok(api.PUT("/api/courses/{course}/readers/{person}", { params: { path: { course, person } } })),
+      onSuccess,
+    }),
+    removeReader: useMutation({
+      mutationFn: (person: string) =>
+        ok(api.DELETE("/api/courses/{course}/readers/{person}", { params: { path: { course, person } } })),
+      onSuccess,
+    }),
     addUnit: useMutation({
       mutationFn: (title: string) =>
         ok(api.POST("/api/courses/{course}/units", { params: { path }, body: { title } })),

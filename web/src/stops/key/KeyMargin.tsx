@@ -44,7 +44,7 @@ export function KeyMargin({
   onChange: (item: Item) => void;
   children?: ReactNode;
 }) {
-  const keyOnly = useHeader(assessment, null).data?.keyOnly === true;
+  const keyOnly = useHeader(assessment, null).data?.share === "KEY";
   return (
     <>
       {item && item.kind !== "passage" && <OneItem item={item} onChange={onChange} />}
@@ -62,7 +62,7 @@ export function KeyMargin({
 
 /** Whether it is saved, what would come of it, and what can be done with the whole key. */
 export function Saving({ assessment, draft }: { assessment: string; draft: Draft }) {
-  const keyOnly = useHeader(assessment, null).data?.keyOnly === true;
+  const keyOnly = useHeader(assessment, null).data?.share === "KEY";
   return (
     <>
       <MeanwhileNote draft={draft} />

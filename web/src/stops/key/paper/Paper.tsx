@@ -6,6 +6,7 @@ import { MarginPart, Note, Sheet } from "../../../parts/Sheet";
 import { SortList } from "../../../parts/SortList";
 import { t } from "../../../text";
 import { points, pointsInWords } from "../../../text/figures";
+import { AboutAssessment } from "../about/AboutAssessment";
 import { Coverage } from "../Coverage";
 import {
   type Definition,
@@ -53,6 +54,7 @@ export function Paper({ assessment, draft }: KeyPage) {
               )}
             </Note>
           </MarginPart>
+          <AboutAssessment assessment={assessment} />
           <Coverage covered={sums?.covered ?? []} />
           <Saving assessment={assessment} draft={draft} />
         </>

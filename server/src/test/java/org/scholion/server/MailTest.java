@@ -95,6 +95,26 @@ class MailTest {
     }
 
     @Test
+    void who_is_given_a_course_to_teach_or_to_read_in_is_told_by_letter(Scholion.Running school) {
+        JsonNode gudny = add(school.as("Berit Straum"), "Gudny", "Voll", "gudny.voll@harbour.example");
+        Visitor aud = school.as("Aud Meller");
+        String course = aud.post("/api/courses", Map.of("title", "Signals by letter", "term", ""))
+                .ok()
+                .get("id")
+                .stringValue();
+        aud.put("/api/courses/" + course + "/readers/" + gudny.get("id").stringValue(), null)
+                .ok();
+        JsonNode mail =
+                soon(() -> mailTo(school, "gudny.voll@"), m -> m.size() == 1).get(0);
+        assertThat(mail.get("text").stringValue())
+                .contains(
+                        "Dear Gudny Voll",
+                        "Aud Meller has given you",
+                        "- Signals by letter: you read open answers",
+                        "/desk");
+    }
+
+    @Test
     void the_word_of_a_mailed_link_is_kept_nowhere(Scholion.Running school, JdbcClient db) {
         Visitor berit = school.as("Berit Straum");
         JsonNode torvald = add(berit, "Torvald", "Grip", "torvald@harbour.example");

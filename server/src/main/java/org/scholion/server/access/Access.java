@@ -86,6 +86,19 @@ public class Access {
         OWN_RUBRIC("select 1 from Rubric where id = :id and owner = :me and deletedAt is null", Me.Role.TEACHER),
         RESTORE_RUBRIC(
                 "select 1 from Rubric where id = :id and owner = :me and deletedAt is not null", Me.Role.TEACHER),
+        /** Read open answers of an assessment: its teachers, and the readers of its course. */
+        READ_ANSWERS(
+                "select 1 from AssessmentRow a left join CourseTeacher t on t.course = a.course and t.person = :me"
+                        + " left join CourseReader r on r.course = a.course and r.person = :me"
+                        + " where a.id = :id and (t.person is not null or r.person is not null)",
+                Me.Role.TEACHER),
+        /** Read an open answer of one attempt. */
+        READ_ATTEMPT(
+                "select 1 from AttemptRow x join AssessmentRow a on a.id = x.assessment"
+                        + " left join CourseTeacher t on t.course = a.course and t.person = :me"
+                        + " left join CourseReader r on r.course = a.course and r.person = :me"
+                        + " where x.id = :id and (t.person is not null or r.person is not null)",
+                Me.Role.TEACHER),
         /** See or decide about one student's attempt as its teacher. */
         WORK_ON_ATTEMPT(
                 "select 1 from AttemptRow x join AssessmentRow a on a.id = x.assessment"
@@ -170,8 +183,9 @@ public class Access {
                                 or exists (select 1 from ShareRow s where s.object = a.id and s.person = :me)))
               or exists (select 1 from FileUse u join EditionRow e on e.id = u.object
                          join AssessmentRow a on a.id = e.assessment
-                         join CourseTeacher t on t.course = a.course and t.person = :me
-                         where u.school = f.school and u.file = f.id)
+                         where u.school = f.school and u.file = f.id
+                           and (exists (select 1 from CourseTeacher t where t.course = a.course and t.person = :me)
+                                or exists (select 1 from CourseReader r where r.course = a.course and r.person = :me)))
               or exists (select 1 from FileUse u join BankItem i on i.id = u.object
                          left join BankFolder d on d.id = i.folder and d.deletedAt is null
                          where u.school = f.school and u.file = f.id and i.deletedAt is null

@@ -3,8 +3,10 @@ package org.scholion.server.bank;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.scholion.server.access.Access;
+import org.scholion.server.key.About;
 import org.scholion.server.person.Schools;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
@@ -16,12 +18,14 @@ import org.springframework.transaction.annotation.Transactional;
 public class Sharing {
     private final EntityManager entities;
     private final Schools schools;
+    private final About about;
     private final Access access;
     private final Clock clock;
 
-    Sharing(EntityManager entities, Schools schools, Access access, Clock clock) {
+    Sharing(EntityManager entities, Schools schools, About about, Access access, Clock clock) {
         this.entities = entities;
         this.schools = schools;
+        this.about = about;
         this.access = access;
         this.clock = clock;
     }
@@ -96,17 +100,31 @@ public class Sharing {
     }
 
     /** Keys that colleagues share with me. */
-    public record SharedKey(UUID assessment, String title, String course, String by, boolean mayEdit) {}
+    public record SharedKey(
+            UUID assessment, String title, String course, String by, boolean mayEdit, About.InShort about) {}
+
+    private record SharedTo(UUID assessment, String title, String course, String by, boolean mayEdit) {}
 
     @Transactional(readOnly = true)
     public List<SharedKey> keys(Me me) {
-        return entities.createQuery("""
+        List<SharedTo> shared = entities.createQuery("""
                         select a.id, a.title, c.title, p.name, s.mayEdit
                         from ShareRow s join AssessmentRow a on a.id = s.object join Course c on c.id = a.course
                         join Person p on p.id = s.by
-                        where s.person = :me and s.kind = :kind order by s.at desc""", SharedKey.class)
+                        where s.person = :me and s.kind = :kind order by s.at desc""", SharedTo.class)
                 .setParameter("me", me.id())
                 .setParameter("kind", Kind.ASSESSMENT)
                 .getResultList();
+        Map<UUID, About.InShort> said =
+                about.inShort(shared.stream().map(SharedTo::assessment).toList());
+        return shared.stream()
+                .map(k -> new SharedKey(
+                        k.assessment(),
+                        k.title(),
+                        k.course(),
+                        k.by(),
+                        k.mayEdit(),
+                        said.getOrDefault(k.assessment(), About.InShort.NONE)))
+                .toList();
     }
 }

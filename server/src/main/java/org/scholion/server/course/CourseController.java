@@ -92,6 +92,17 @@ class CourseController {
         work.removeTeacher(me, course, person);
     }
 
+    @PutMapping("/{course}/readers/{person}")
+    Courses.CourseView addReader(@AuthenticationPrincipal Me me, @PathVariable UUID course, @PathVariable UUID person) {
+        return work.addReader(me, course, person);
+    }
+
+    @DeleteMapping("/{course}/readers/{person}")
+    Courses.CourseView removeReader(
+            @AuthenticationPrincipal Me me, @PathVariable UUID course, @PathVariable UUID person) {
+        return work.removeReader(me, course, person);
+    }
+
     @PostMapping("/{course}/units")
     Courses.CourseView addUnit(
             @AuthenticationPrincipal Me me, @PathVariable UUID course, @RequestBody CourseWork.UnitChange wanted) {

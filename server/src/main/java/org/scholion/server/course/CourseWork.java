@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.server.access.Access;
+import org.scholion.server.mail.Post;
 import org.scholion.server.person.People;
 import org.scholion.server.person.Schools;
 import org.scholion.server.platform.Deeds;
@@ -28,6 +29,7 @@ public class CourseWork {
     private final People people;
     private final Schools schools;
     private final Access access;
+    private final Post post;
     private final Deeds deeds;
     private final Ids ids;
     private final Clock clock;
@@ -38,6 +40,7 @@ public class CourseWork {
             People people,
             Schools schools,
             Access access,
+            Post post,
             Deeds deeds,
             Ids ids,
             Clock clock) {
@@ -46,6 +49,7 @@ public class CourseWork {
         this.people = people;
         this.schools = schools;
         this.access = access;
+        this.post = post;
         this.deeds = deeds;
         this.ids = ids;
         this.clock = clock;
@@ -162,16 +166,63 @@ public class CourseWork {
     /** From the next request on they have the course as every teacher of it has. */
     @Transactional
     Courses.CourseView addTeacher(Me me, UUID course, UUID person) {
-        Course row = locked(me, course);
-        Me teacher = people.byId(person)
-                .filter(p -> p.school().equals(row.school) && p.is(Me.Role.TEACHER))
-                .orElseThrow(() -> Refused.invalid("person", "this is no teacher of your school"));
+        Me teacher = colleague(locked(me, course), person);
         if (entities.find(CourseTeacher.class, new CourseTeacher.Key(course, person)) == null) {
+            takeFromReaders(course, person);
             entities.persist(new CourseTeacher(course, person));
             entities.flush();
             deeds.note(me, Deeds.What.TEACHER_ADDED, course, teacher.name());
+            tell(me, teacher);
         }
         return courses.see(me, course);
+    }
+
+    private Me colleague(Course course, UUID person) {
+        return people.byId(person)
+                .filter(p -> p.school().equals(course.school) && p.is(Me.Role.TEACHER))
+                .orElseThrow(() -> Refused.invalid("person", "this is no teacher of your school"));
+    }
+
+    private void tell(Me me, Me colleague) {
+        if (post.isSetUp() && !colleague.id().equals(me.id())) {
+            post.ask(me.school(), me.id(), CourseLetter.KIND, List.of(colleague.id()));
+        }
+    }
+
+    /** From the next request on they read the course's open answers, without names; they see nothing else of it. */
+    @Transactional
+    Courses.CourseView addReader(Me me, UUID course, UUID person) {
+        Me reader = colleague(locked(me, course), person);
+        if (entities.find(CourseTeacher.class, new CourseTeacher.Key(course, person)) != null) {
+            throw Refused.invalid("person", "they teach this course, so they read its answers already");
+        }
+        if (entities.find(CourseReader.class, new CourseReader.Key(course, person)) == null) {
+            entities.persist(new CourseReader(course, person));
+            entities.flush();
+            deeds.note(me, Deeds.What.READER_ADDED, course, reader.name());
+            tell(me, reader);
+        }
+        return courses.see(me, course);
+    }
+
+    /** What they have read stays. */
+    @Transactional
+    Courses.CourseView removeReader(Me me, UUID course, UUID person) {
+        locked(me, course);
+        if (!takeFromReaders(course, person)) {
+            throw Refused.notFound();
+        }
+        deeds.note(me, Deeds.What.READER_REMOVED, course, people.name(person));
+        return courses.see(me, course);
+    }
+
+    private boolean takeFromReaders(UUID course, UUID person) {
+        CourseReader row = entities.find(CourseReader.class, new CourseReader.Key(course, person));
+        if (row != null) {
+            entities.remove(row);
+            entities.flush();
+        }
+        return row != null;
     }
 
     /** A course keeps one teacher at least, unless an administrator takes the last one away. */

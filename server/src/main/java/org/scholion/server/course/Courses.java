@@ -46,6 +46,9 @@ public class Courses {
 
     public record TeacherLine(UUID id, String name) {}
 
+    /** A course that somebody teaches, or reads in. */
+    public record Part(String title, boolean reads) {}
+
     public record UnitLine(UUID id, String title) {}
 
     public record CourseView(
@@ -58,6 +61,7 @@ public class Courses {
             List<SectionLine> sections,
             List<StudentLine> students,
             List<TeacherLine> teachers,
+            List<TeacherLine> readers,
             List<UnitLine> units) {}
 
     @Transactional
@@ -158,15 +162,30 @@ public class Courses {
                 found.framework,
                 sections(course),
                 students,
-                teachers(course),
+                people("CourseTeacher", course),
+                people("CourseReader", course),
                 units(course));
     }
 
-    private List<TeacherLine> teachers(UUID course) {
-        return entities.createQuery("""
-                        select p.id, p.name from CourseTeacher t join Person p on p.id = t.person
-                        where t.course = :course order by p.family, p.given""", TeacherLine.class)
+    private List<TeacherLine> people(String part, UUID course) {
+        return entities.createQuery(
+                        "select p.id, p.name from " + part + " t join Person p on p.id = t.person"
+                                + " where t.course = :course order by p.family, p.given",
+                        TeacherLine.class)
                 .setParameter("course", course)
+                .getResultList();
+    }
+
+    /** The courses that somebody teaches or reads in, without those that are archived. */
+    @Transactional(readOnly = true)
+    List<Part> partsOf(UUID person) {
+        return entities.createQuery("""
+                        select c.title, case when t.person is null then true else false end
+                        from Course c left join CourseTeacher t on t.course = c.id and t.person = :person
+                        left join CourseReader r on r.course = c.id and r.person = :person
+                        where c.archivedAt is null and (t.person is not null or r.person is not null)
+                        order by c.title, c.id""", Part.class)
+                .setParameter("person", person)
                 .getResultList();
     }
 

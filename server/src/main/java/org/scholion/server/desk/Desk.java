@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import org.scholion.server.access.Access;
 import org.scholion.server.examine.Examination;
 import org.scholion.server.handback.Queries;
+import org.scholion.server.key.About;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.key.InUnit;
 import org.scholion.server.platform.Jobs;
@@ -36,6 +37,7 @@ class Desk {
     private final Examination examination;
     private final Assessments assessments;
     private final InUnit inUnit;
+    private final About about;
     private final Access access;
     private final Jobs jobs;
     private final EntityManager entities;
@@ -47,6 +49,7 @@ class Desk {
             Examination examination,
             Assessments assessments,
             InUnit inUnit,
+            About about,
             Access access,
             Jobs jobs,
             EntityManager entities,
@@ -56,6 +59,7 @@ class Desk {
         this.examination = examination;
         this.assessments = assessments;
         this.inUnit = inUnit;
+        this.about = about;
         this.access = access;
         this.jobs = jobs;
         this.entities = entities;
@@ -114,7 +118,15 @@ class Desk {
 
     record SectionOfLine(UUID id, String name, boolean given) {}
 
-    /** @param keyOnly it is shared with one to edit its key: students and their work are not one's own to see */
+    /** How much of an assessment is one's own to see. */
+    enum Share {
+        ALL,
+        /** It is shared with one to edit its key: students and their work are not to be seen. */
+        KEY,
+        /** One reads open answers in its course, without names. */
+        READING
+    }
+
     record AssessmentHeader(
             UUID id,
             String title,
@@ -122,10 +134,11 @@ class Desk {
             String courseTitle,
             List<SectionOfLine> sections,
             Line line,
-            boolean keyOnly) {}
+            Share share) {}
 
     /** @param unit the topic of the course that it belongs to */
-    record AssessmentLine(UUID id, String title, @Nullable UUID unit, List<String> sections, Line line) {}
+    record AssessmentLine(
+            UUID id, String title, @Nullable UUID unit, List<String> sections, Line line, About.InShort about) {}
 
     @Transactional(readOnly = true)
     DeskView of(Me me) {
@@ -170,6 +183,7 @@ class Desk {
                 piles.add(pile(Work.HAND_BACK, c.ready(), c, null, null));
             }
         }
+        piles.addAll(toReadForOthers(me, reading));
         Map<UUID, List<Queries.QueryView>> byAssessment = new LinkedHashMap<>();
         open.forEach(q -> byAssessment
                 .computeIfAbsent(q.assessment(), a -> new ArrayList<>())
@@ -187,6 +201,37 @@ class Desk {
                 .thenComparing(p -> -p.count()));
         return piles;
     }
+
+    /** What waits in courses in which one reads without teaching them. */
+    private List<Pile> toReadForOthers(Me me, @Nullable Long pace) {
+        return entities.createQuery("""
+                        select x.assessment, a.title, x.section, n.name, sum(s.unread), min(s.unreadSince)
+                        from CourseReader r join AssessmentRow a on a.course = r.course
+                        join AttemptRow x on x.assessment = a.id
+                        join StandingRow s on s.school = x.school and s.attempt = x.id and s.unread > 0
+                        join Section n on n.id = x.section
+                        where r.person = :me group by x.assessment, a.title, x.section, n.name""", Unread.class)
+                .setParameter("me", me.id())
+                .getResultStream()
+                .map(u -> new Pile(
+                        Work.READ,
+                        (int) u.count(),
+                        u.assessment(),
+                        u.title(),
+                        u.section(),
+                        u.sectionName(),
+                        u.since(),
+                        pace == null ? null : pace * u.count()))
+                .toList();
+    }
+
+    private record Unread(
+            UUID assessment,
+            String title,
+            UUID section,
+            String sectionName,
+            long count,
+            @Nullable Instant since) {}
 
     private static Pile pile(
             Work work, int count, LineCounts.SectionCounts c, @Nullable Instant since, @Nullable Long seconds) {
@@ -263,12 +308,10 @@ class Desk {
 
     @Transactional(readOnly = true)
     AssessmentHeader header(Me me, UUID assessment, @Nullable UUID section) {
-        access.require(me, Access.Action.EDIT_KEY, assessment);
-        Assessments.Facts facts = assessments.facts(assessment);
         if (!access.may(me, Access.Action.WORK_ON_ASSESSMENT, assessment)) {
-            Line line = Line.of(List.of(), counts.edition(assessment), null, null);
-            return new AssessmentHeader(assessment, facts.title(), facts.course(), "", List.of(), line, true);
+            return header(me, assessment);
         }
+        Assessments.Facts facts = assessments.facts(assessment);
         List<LineCounts.SectionCounts> all = counts.of(me.id(), assessment, null);
         List<SectionOfLine> sections = entities.createQuery("""
                         select s.id, s.name, exists (
@@ -282,7 +325,19 @@ class Desk {
                 .getSingleResult();
         int flags = examination.flagged(assessment, section);
         Line line = Line.of(all, counts.edition(assessment), section, flags);
-        return new AssessmentHeader(assessment, facts.title(), facts.course(), course, sections, line, false);
+        return new AssessmentHeader(assessment, facts.title(), facts.course(), course, sections, line, Share.ALL);
+    }
+
+    /** Of an assessment that is not one's own. */
+    private AssessmentHeader header(Me me, UUID assessment) {
+        boolean reads = access.may(me, Access.Action.READ_ANSWERS, assessment);
+        if (!reads) {
+            access.require(me, Access.Action.EDIT_KEY, assessment);
+        }
+        Assessments.Facts facts = assessments.facts(assessment);
+        Line line = Line.of(List.of(), counts.edition(assessment), null, null);
+        Share share = reads ? Share.READING : Share.KEY;
+        return new AssessmentHeader(assessment, facts.title(), facts.course(), "", List.of(), line, share);
     }
 
     @Transactional(readOnly = true)
@@ -295,6 +350,7 @@ class Desk {
                         .computeIfAbsent(c.assessment(), a -> new ArrayList<>())
                         .add(c));
         Map<UUID, UUID> units = inUnit.of(course);
+        Map<UUID, About.InShort> said = about.inShort(byAssessment.keySet());
         List<AssessmentLine> lines = new ArrayList<>();
         byAssessment.forEach((id, own) -> lines.add(new AssessmentLine(
                 id,
@@ -304,7 +360,8 @@ class Desk {
                         .map(LineCounts.SectionCounts::sectionName)
                         .filter(java.util.Objects::nonNull)
                         .toList(),
-                Line.of(own, editions.get(id), null, null))));
+                Line.of(own, editions.get(id), null, null),
+                said.getOrDefault(id, About.InShort.NONE))));
         return lines;
     }
 }

@@ -23,7 +23,7 @@ class Finder {
     /**
      * Something found.
      *
-     * @param kind student, assessment, question or standard
+     * @param kind student, assessment, shared key, key to copy, question or standard
      * @param id the course for a student, the assessment for a question, the framework for a standard
      * @param detail what tells it from others of its name
      */
@@ -46,8 +46,16 @@ class Finder {
                         where s.course_id in (select id from courses)
                           and p.given || ' ' || p.family || ' ' || coalesce(p.number, '') ilike :like
                         union all
-                        select 2, 'assessment', a.id, a.title, c.title from assessment a join course c on c.id = a.course_id
-                        where a.course_id in (select id from courses) and a.title ilike :like
+                        select 2, case when k.id is not null then 'assessment' when h.may_edit then 'shared key' else 'key to copy' end, a.id, a.title,
+                               concat_ws(' · ', nullif(b.code, ''), c.title, nullif((
+                                 select string_agg(l, ', ') from jsonb_array_elements_text(b.labels) l), ''))
+                        from assessment a join course c on c.id = a.course_id
+                        left join courses k on k.id = a.course_id
+                        left join assessment_about b on b.assessment_id = a.id
+                        left join share h on h.object_id = a.id and h.person_id = :me
+                        where (k.id is not null or h.person_id is not null)
+                          and (a.title ilike :like or b.code ilike :like or b.description ilike :like
+                            or exists (select 1 from jsonb_array_elements_text(b.labels) l where l ilike :like))
                         union all
                         select 3, 'question', a.id, i ->> 'prompt', a.title
                         from assessment a, jsonb_array_elements(a.draft -> 'items') i

@@ -13,7 +13,11 @@ enum FileType {
     M4A("audio/mp4"),
     OGG("audio/ogg"),
     WAV("audio/wav"),
+    /** What most browsers record. */
+    WEBM("audio/webm"),
     PDF("application/pdf");
+
+    private static final int TRACKS_WITHIN = 4_096;
 
     private final String media;
 
@@ -51,6 +55,9 @@ enum FileType {
         if (head.startsWith("%PDF-")) {
             return Optional.of(PDF);
         }
+        if (head.startsWith("\u001aE\u00df\u00a3")) {
+            return hasOnlySound(bytes) ? Optional.of(WEBM) : Optional.empty();
+        }
         if (head.startsWith("OggS")) {
             return Optional.of(OGG);
         }
@@ -59,5 +66,11 @@ enum FileType {
         }
         boolean frame = head.charAt(0) == 0xff && (head.charAt(1) & 0xe0) == 0xe0;
         return head.startsWith("ID3") || frame ? Optional.of(MP3) : Optional.empty();
+    }
+
+    /** The tracks of such a file are named by their codecs near its begin: {@code A_} is sound, {@code V_} a film. */
+    private static boolean hasOnlySound(byte[] bytes) {
+        String begin = new String(bytes, 0, Math.min(bytes.length, TRACKS_WITHIN), StandardCharsets.ISO_8859_1);
+        return begin.contains("webm") && begin.contains("A_") && !begin.contains("V_VP") && !begin.contains("V_AV");
     }
 }

@@ -36,6 +36,7 @@ public class Assessments {
     private final Frameworks frameworks;
     private final Access access;
     private final ItemHistory history;
+    private final About about;
     private final FileUses files;
     private final People people;
     private final Schools schools;
@@ -48,6 +49,7 @@ public class Assessments {
             Frameworks frameworks,
             Access access,
             ItemHistory history,
+            About about,
             FileUses files,
             People people,
             Schools schools,
@@ -58,6 +60,7 @@ public class Assessments {
         this.frameworks = frameworks;
         this.access = access;
         this.history = history;
+        this.about = about;
         this.files = files;
         this.people = people;
         this.schools = schools;
@@ -191,6 +194,7 @@ public class Assessments {
         ObjectNode draft = row.draft.deepCopy().asObject();
         draft.put("title", title);
         save(me, made, JsonColumn.plain(draft), 0);
+        about.copied(from, made);
         return made;
     }
 

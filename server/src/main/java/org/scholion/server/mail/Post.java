@@ -52,6 +52,11 @@ public class Post {
     /** @param why in the mail server's words, where it does not take it */
     public record Stand(State state, Instant at, String why) {}
 
+    /** Whether letters can be sent at all. */
+    public boolean isSetUp() {
+        return door.isThere();
+    }
+
     private void requireSetUp() {
         if (!door.isThere()) {
             throw Refused.conflict(

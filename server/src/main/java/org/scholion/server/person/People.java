@@ -251,6 +251,18 @@ public class People {
         return repository.findById(id).map(p -> p.given + " " + p.family).orElse("");
     }
 
+    /** Where a letter reaches somebody, from which school. */
+    public record Reach(String name, String email, UUID school) {}
+
+    /** Empty for who has no e-mail or may not sign in. */
+    @Transactional(readOnly = true)
+    public Optional<Reach> reach(UUID person) {
+        return repository
+                .findById(person)
+                .filter(p -> p.disabledAt == null && p.email != null && !p.email.isBlank())
+                .map(p -> new Reach(p.name(), String.valueOf(p.email), p.school));
+    }
+
     @Transactional(readOnly = true)
     public Optional<Me> byId(UUID id) {
         return repository.findById(id).map(Person::me);

@@ -43,6 +43,8 @@ public class Deeds {
         SECTION_CHANGED,
         TEACHER_ADDED,
         TEACHER_REMOVED,
+        READER_ADDED,
+        READER_REMOVED,
         ROSTER_TAKEN,
         STUDENT_ENROLLED,
         STUDENT_MOVED,

@@ -161,7 +161,11 @@ public class Readings {
 
     @Transactional(readOnly = true)
     public ReadView of(Me me, UUID assessment, Looking looking) {
-        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        access.require(me, Access.Action.READ_ANSWERS, assessment);
+        if (looking.names()) {
+            // A reader who teaches none of them is told no names.
+            access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        }
         MarkedPaper paper = papers.find(assessment, looking.section()).orElse(null);
         List<OpenItem> open = paper == null ? List.of() : openItems(paper.edition());
         if (paper == null || open.isEmpty()) {
@@ -314,7 +318,7 @@ public class Readings {
     /** The attempt that an answer is of; where names are hidden, its own name is turned back. */
     private Attempt attempt(Me me, UUID assessment, UUID answer, String item, boolean names) {
         UUID id = names ? answer : veil.uncovered(place(me, item), answer);
-        access.require(me, Access.Action.WORK_ON_ATTEMPT, id);
+        access.require(me, names ? Access.Action.WORK_ON_ATTEMPT : Access.Action.READ_ATTEMPT, id);
         Attempt attempt = attempts.require(id);
         if (!attempt.assessment().equals(assessment)) {
             throw Refused.notFound();

@@ -38,6 +38,14 @@ class FileTypeTest {
         assertThat(FileType.PDF.isPicture()).isFalse();
     }
 
+    @Test
+    void what_a_browser_records_is_taken_when_it_is_sound_and_no_film() {
+        String begin = "\u001aE\u00df\u00a3....B\u0082webm....";
+        assertThat(FileType.of(bytes(begin + "A_OPUS"))).contains(FileType.WEBM);
+        assertThat(FileType.of(bytes(begin + "V_VP8 A_OPUS"))).isEmpty();
+        assertThat(FileType.of(bytes(begin))).as("no track").isEmpty();
+    }
+
     @ParameterizedTest
     @ValueSource(
             strings = {

@@ -1,0 +1,72 @@
+import { type FormEvent, useState } from "react";
+import { Button } from "../../../parts/Button";
+import { Area, Field, Toggle } from "../../../parts/Field";
+import { MarginPart } from "../../../parts/Sheet";
+import { Loaded, Trouble } from "../../../parts/States";
+import { t } from "../../../text";
+import { labelsOf, switched } from "./labels";
+import { type About, useAbout } from "./useAbout";
+
+const MOST_PROPOSED = 12;
+
+/** What an assessment is about, its short code and its labels: by these it is found, by colleagues as well. */
+export function AboutAssessment({ assessment }: { assessment: string }) {
+  const { about, save } = useAbout(assessment);
+  return (
+    <MarginPart title={t("How it is found")}>
+      <Loaded query={about}>{(view) => <AboutForm key={view.revision} view={view} save={save} />}</Loaded>
+    </MarginPart>
+  );
+}
+
+function AboutForm({ view, save }: { view: About; save: ReturnType<typeof useAbout>["save"] }) {
+  const [code, setCode] = useState(view.code);
+  const [labels, setLabels] = useState(view.labels.join(", "));
+  const [description, setDescription] = useState(view.description);
+  const chosen = labelsOf(labels);
+  const has = (label: string) => chosen.some((l) => l.toLowerCase() === label.toLowerCase());
+  const changed =
+    code !== view.code || description !== view.description || chosen.join("\n") !== view.labels.join("\n");
+  const submit = (e: FormEvent) => {
+    e.preventDefault();
+    save.mutate({ code, description, labels: chosen, revision: view.revision });
+  };
+  return (
+    <form onSubmit={submit} className="grid gap-2">
+      <Field
+        label={t("Short code, unique in the school")}
+        value={code}
+        maxLength={24}
+        autoComplete="off"
+        onChange={(e) => setCode(e.target.value)}
+      />
+      <Field
+        label={t("Labels: subject, year, purpose…")}
+        value={labels}
+        autoComplete="off"
+        onChange={(e) => setLabels(e.target.value)}
+      />
+      {view.known.length > 0 && (
+        <p className="flex flex-wrap gap-1" aria-label={t("Labels of the school")} role="group">
+          {view.known.slice(0, MOST_PROPOSED).map((label) => (
+            <Toggle key={label} on={has(label)} onChange={() => setLabels(switched(labels, label))}>
+              {label}
+            </Toggle>
+          ))}
+        </p>
+      )}
+      <Area
+        label={t("What it is about")}
+        value={description}
+        maxLength={2000}
+        onChange={(e) => setDescription(e.target.value)}
+      />
+      <Trouble error={save.error} />
+      <div>
+        <Button type="submit" disabled={!changed || save.isPending}>
+          {t("Save how it is found")}
+        </Button>
+      </div>
+    </form>
+  );
+}
