@@ -21,7 +21,8 @@ export function Answer({
   answer: Schemas["ReadAnswer"];
   at: number;
   names: boolean;
-  onNames: () => void;
+  /** Shows or hides names; missing for a reader, who is told none. */
+  onNames?: (() => void) | undefined;
   onGo: (at: number) => void;
   onQuestion: (item: string) => void;
 }) {
@@ -60,7 +61,7 @@ export function Answer({
               ·{" "}
             </>
           )}
-          <TextButton onClick={onNames}>{names ? t("Hide names") : t("Show names")}</TextButton>
+          {onNames && <TextButton onClick={onNames}>{names ? t("Hide names") : t("Show names")}</TextButton>}
         </span>
       </div>
       <article className="px-6 pb-4" aria-label={t("The answer")}>

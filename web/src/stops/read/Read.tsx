@@ -9,7 +9,7 @@ import { Empty, Loaded } from "../../parts/States";
 import { same } from "../../parts/same";
 import { type Typed, useTyped, useTypedStore } from "../../parts/typed";
 import { t } from "../../text";
-import { sectionQuery, useWhere } from "../Assessment";
+import { sectionQuery, useHeader, useWhere } from "../Assessment";
 import { Answer } from "./Answer";
 import { afterReading, unread } from "./afterReading";
 import { ReadMargin } from "./ReadMargin";
@@ -244,6 +244,7 @@ function Reader({
     ["n", t("private note"), () => document.getElementById("private-note")?.focus()],
     ["u", t("take back your last reading"), takeBack],
   ]);
+  const mayName = useHeader(assessment, null).data?.share === "ALL";
   const toggleNames = () => {
     const nextParams = new URLSearchParams(params);
     names ? nextParams.delete("names") : nextParams.set("names", "shown");
@@ -284,7 +285,7 @@ function Reader({
           answer={answer}
           at={at}
           names={names}
-          onNames={toggleNames}
+          onNames={mayName ? toggleNames : undefined}
           onGo={setAt}
           onQuestion={(item) => {
             const nextParams = new URLSearchParams(params);

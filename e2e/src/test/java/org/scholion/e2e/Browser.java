@@ -55,6 +55,8 @@ final class Browser implements AutoCloseable {
                 "--disable-background-networking",
                 "--disable-component-update",
                 "--disable-sync",
+                "--use-fake-ui-for-media-stream",
+                "--use-fake-device-for-media-stream",
                 "--lang=en-GB",
                 "--user-data-dir=" + profile);
         driver = new ChromeDriver(

@@ -197,8 +197,7 @@ public class CourseWork {
             throw Refused.invalid("person", "they teach this course, so they read its answers already");
         }
         if (entities.find(CourseReader.class, new CourseReader.Key(course, person)) == null) {
-            entities.persist(new CourseReader(course, person));
-            entities.flush();
+            courses.reader(course, person);
             deeds.note(me, Deeds.What.READER_ADDED, course, reader.name());
             tell(me, reader);
         }

@@ -120,6 +120,10 @@ class Demo implements ApplicationRunner {
                 "Chart and compass",
                 List.of("Chartwork", "Dead reckoning", "Passage planning", "Harbour approach"));
         units.make(school, "Tides and weather", List.of("Tides", "Meteorology"));
+        units.find(school, "Chartwork", "CW-1", "", "chart work", "year 1", "quiz");
+        units.find(school, "Dead reckoning", "CW-2", "", "chart work", "year 1", "paper");
+        units.find(school, "Tides", "TI-1", "Written in the week of the equinox springs.", "tides", "year 1", "mock");
+        units.find(school, "Passage planning", "CW-3", "", "chart work", "year 2", "exam");
     }
 
     /** Handed back; some have looked, two have asked. */

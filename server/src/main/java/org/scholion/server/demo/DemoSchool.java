@@ -94,6 +94,7 @@ class DemoSchool {
         entities.createQuery("update Course set term = 'Autumn 2026' where id = :course")
                 .setParameter("course", course)
                 .executeUpdate();
+        courses.reader(course, teacher(school, "Runa", "Teig", hash).id());
         Map<String, UUID> sections = new HashMap<>();
         sections.put("Section A", courses.section(course, "Section A", aud.id()));
         sections.put("Section B", courses.section(course, "Section B", aud.id()));

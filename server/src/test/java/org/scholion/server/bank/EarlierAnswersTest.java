@@ -45,8 +45,7 @@ class EarlierAnswersTest {
         Map<String, Object> kept = new HashMap<>();
         kept.put("definition", Lesson.plain(item));
         kept.put("assessment", first.id);
-        String bank =
-                first.teacher.post("/api/bank/items", kept).ok().get("id").stringValue();
+        String bank = first.teacher.post("/api/bank/items", kept).ok().get("id").stringValue();
         Lesson second = Lesson.written(school, "Decided before, used again");
         String put = second.teacher
                 .post("/api/bank/put", Map.of("assessment", second.id, "items", List.of(bank)))
@@ -60,9 +59,7 @@ class EarlierAnswersTest {
         first.teacher
                 .put("/api/shares/ASSESSMENT/" + second.id + "/" + other.id(), Map.of("mayEdit", true))
                 .ok();
-        other.visitor()
-                .get(second.path("/items/" + put + "/earlier-answers"))
-                .isRefused(404);
+        other.visitor().get(second.path("/items/" + put + "/earlier-answers")).isRefused(404);
         school.as("Noor Haddix")
                 .get(second.path("/items/" + put + "/earlier-answers"))
                 .isRefused(403);
