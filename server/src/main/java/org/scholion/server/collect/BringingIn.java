@@ -40,6 +40,7 @@ import org.scholion.server.ledger.Attempts;
 import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.Scoring;
 import org.scholion.server.ledger.Turns;
+import org.scholion.server.platform.Events;
 import org.scholion.server.platform.HeavyWork;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
@@ -53,6 +54,9 @@ public class BringingIn {
     private static final int MOST_ROWS_ASKED = 500;
     private static final int MOST_CELLS_ASKED = 300;
 
+    /** So many attempts are written together. */
+    private static final int AT_ONCE = 250;
+
     private final Assessments assessments;
     private final Editions editions;
     private final PaperItems paper;
@@ -65,6 +69,7 @@ public class BringingIn {
     private final Turns turns;
     private final HeavyWork heavyWork;
     private final Access access;
+    private final Events events;
     private final Clock clock;
 
     BringingIn(
@@ -80,6 +85,7 @@ public class BringingIn {
             Turns turns,
             HeavyWork heavyWork,
             Access access,
+            Events events,
             Clock clock) {
         this.assessments = assessments;
         this.editions = editions;
@@ -93,6 +99,7 @@ public class BringingIn {
         this.turns = turns;
         this.heavyWork = heavyWork;
         this.access = access;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -337,32 +344,38 @@ public class BringingIn {
         UUID file = broughtIn.note(me, assessment, name);
         Map<String, UUID> sections = sections(assessment);
         Map<String, UUID> bySection = new HashMap<>();
-        Instant now = clock.instant();
-        Map<UUID, Scoring.ComesIn> comesIn = new LinkedHashMap<>();
+        // The first of them freezes the paper, where nothing is given out yet.
         for (BringIn.Attempt row : found.attempts()) {
-            UUID section = Objects.requireNonNull(sections.get(row.student().section()));
-            UUID sitting = bySection.computeIfAbsent(
-                    row.student().section(), s -> sittings.forBringingIn(me, assessment, section, file));
-            Edition edition = editions.require(assessment);
-            UUID id = attempts.begin(
-                    new Attempts.Beginning(
-                            me.school(),
-                            assessment,
-                            sitting,
-                            section,
-                            UUID.fromString(row.student().id()),
-                            editions.idOf(assessment, edition.number()),
-                            way,
-                            null,
-                            file),
-                    a -> Stream.concat(found.notAsked().stream(), row.notAsked().stream())
-                            .collect(Collectors.toSet()),
-                    now);
-            comesIn.put(id, new Scoring.ComesIn(answers(row), row.points()));
+            bySection.computeIfAbsent(
+                    row.student().section(),
+                    s -> sittings.forBringingIn(me, assessment, Objects.requireNonNull(sections.get(s)), file));
         }
-        Map<Attempt, Scoring.ComesIn> taken = new LinkedHashMap<>();
-        attempts.some(comesIn.keySet()).forEach(a -> taken.put(a, Objects.requireNonNull(comesIn.get(a.id()))));
-        scoring.handInMany(me, assessment, taken, now);
+        Edition edition = editions.require(assessment);
+        UUID editionId = editions.idOf(assessment, edition.number());
+        Instant now = clock.instant();
+        List<Scoring.ComesIn> comesIn = new ArrayList<>();
+        for (BringIn.Attempt row : found.attempts()) {
+            String section = row.student().section();
+            Attempts.Beginning beginning = new Attempts.Beginning(
+                    me.school(),
+                    assessment,
+                    Objects.requireNonNull(bySection.get(section)),
+                    Objects.requireNonNull(sections.get(section)),
+                    UUID.fromString(row.student().id()),
+                    editionId,
+                    way,
+                    null,
+                    file);
+            Set<String> leftOut = Stream.concat(found.notAsked().stream(), row.notAsked().stream())
+                    .collect(Collectors.toSet());
+            comesIn.add(new Scoring.ComesIn(new Attempts.Whole(beginning, leftOut, answers(row)), row.points()));
+            if (comesIn.size() == AT_ONCE) {
+                scoring.bringIn(me, edition, comesIn, now);
+                comesIn.clear();
+            }
+        }
+        scoring.bringIn(me, edition, comesIn, now);
+        events.say("assessment:" + assessment);
     }
 
     private static Map<String, JsonNode> answers(BringIn.Attempt row) {

@@ -6,9 +6,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -19,6 +21,7 @@ import org.scholion.core.answer.Answer;
 import org.scholion.core.item.Item;
 import org.scholion.core.number.Fraction;
 import org.scholion.server.platform.Batches;
+import org.scholion.server.platform.Copying;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.Refused;
 import org.springframework.stereotype.Service;
@@ -44,11 +47,13 @@ public class Attempts {
 
     private final EntityManager entities;
     private final Batches batches;
+    private final Copying copying;
     private final Ids ids;
 
-    Attempts(EntityManager entities, Batches batches, Ids ids) {
+    Attempts(EntityManager entities, Batches batches, Copying copying, Ids ids) {
         this.entities = entities;
         this.batches = batches;
+        this.copying = copying;
         this.ids = ids;
     }
 
@@ -134,8 +139,45 @@ public class Attempts {
     /** @param leftOut the items that an attempt of this id is not drawn */
     @Transactional(propagation = Propagation.MANDATORY)
     public UUID begin(Beginning b, Function<UUID, Set<String>> leftOut, Instant at) {
+        UUID id = ids.next();
+        batches.insert(List.of(row(id, b, leftOut.apply(id), at)));
+        return id;
+    }
+
+    /** What comes in of one attempt that nobody worked on here, with the items that were not asked in it. */
+    public record Whole(Beginning beginning, Set<String> leftOut, Map<String, JsonNode> answers) {}
+
+    /** Attempts that are begun and handed in at once with all they say; they come back in the order given. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public List<Attempt> bringIn(List<Whole> some, Instant at) {
+        List<AttemptRow> rows = new ArrayList<>();
+        for (Whole one : some) {
+            AttemptRow row = row(ids.next(), one.beginning(), one.leftOut(), at);
+            row.handedInAt = at;
+            rows.add(row);
+        }
+        batches.insert(rows);
+        Map<UUID, Attempt> made = new HashMap<>();
+        some(rows.stream().map(r -> r.id).toList()).forEach(a -> made.put(a.id(), a));
+        List<Attempt> attempts = new ArrayList<>();
+        List<ResponseRow> responses = new ArrayList<>();
+        for (int i = 0; i < rows.size(); i++) {
+            Attempt attempt = Objects.requireNonNull(made.get(rows.get(i).id));
+            attempts.add(attempt);
+            some.get(i).answers().forEach((item, said) -> responses.add(new ResponseRow(attempt, item, said, at)));
+        }
+        copying.into(
+                "response",
+                List.of("school_id", "attempt_id", "item", "answer", "at"),
+                responses.stream()
+                        .map(r -> new @Nullable Object[] {r.school, r.attempt, r.item, r.answer, r.at})
+                        .iterator());
+        return attempts;
+    }
+
+    private static AttemptRow row(UUID id, Beginning b, Set<String> leftOut, Instant at) {
         AttemptRow row = new AttemptRow();
-        row.id = ids.next();
+        row.id = id;
         row.school = b.school();
         row.assessment = b.assessment();
         row.sitting = b.sitting();
@@ -146,11 +188,10 @@ public class Attempts {
         row.way = b.way();
         row.dueAt = b.due();
         row.startedAt = at;
-        row.leftOut = leftOut.apply(row.id).toArray(new String[0]);
+        row.leftOut = leftOut.toArray(new String[0]);
         row.daysLate = "0";
         row.broughtIn = b.broughtIn();
-        batches.insert(List.of(row));
-        return row.id;
+        return row;
     }
 
     /** Other times for those who are at work in a sitting. */

@@ -5,12 +5,14 @@ import jakarta.persistence.TypedQuery;
 import java.math.BigInteger;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.hibernate.Session;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.score.Mark;
@@ -102,20 +104,47 @@ public class Ledger {
         if (marks.isEmpty()) {
             return marks;
         }
+        List<LedgerMark> placed = placed(marks);
+        batches.insert(placed.stream().map(m -> new MarkRow(school, m)).toList());
+        return placed;
+    }
+
+    private List<LedgerMark> placed(List<LedgerMark> marks) {
         List<Long> places = places(marks.size());
         List<LedgerMark> placed = new ArrayList<>();
         for (int i = 0; i < marks.size(); i++) {
             placed.add(marks.get(i).at(places.get(i)));
         }
-        batches.insert(placed.stream().map(m -> new MarkRow(school, m)).toList());
+        return placed;
+    }
+
+    /** The same for very many marks. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    List<LedgerMark> appendAll(UUID school, List<LedgerMark> marks) {
+        List<LedgerMark> placed = placed(marks);
+        List<String> columns = new ArrayList<>(COLUMNS);
+        columns.add("seq");
+        copying.into(
+                "mark",
+                columns,
+                placed.stream()
+                        .map(m -> {
+                            @Nullable Object[] values = values(new MarkRow(school, m));
+                            @Nullable Object[] withPlace = Arrays.copyOf(values, values.length + 1);
+                            withPlace[values.length] = m.seq();
+                            return withPlace;
+                        })
+                        .iterator());
         return placed;
     }
 
     /** So many places of the ledger, rising; a sequence and a series are PostgreSQL's own. */
     private List<Long> places(int howMany) {
-        return entities.createNativeQuery("select nextval('mark_seq') from generate_series(1, :n)", Long.class)
+        return List.of(entities.unwrap(Session.class)
+                .createNativeQuery(
+                        "select array_agg(nextval('mark_seq')) from generate_series(1, :n)", Long[].class)
                 .setParameter("n", howMany)
-                .getResultList();
+                .getSingleResult());
     }
 
     /** Appends very many marks; the place after all of them comes back. */
@@ -124,25 +153,26 @@ public class Ledger {
         copying.into(
                 "mark",
                 COLUMNS,
-                marks.stream()
-                        .map(m -> new MarkRow(school, m))
-                        .map(r -> new @Nullable Object[] {
-                            r.school,
-                            r.attempt,
-                            r.item,
-                            r.state,
-                            r.numerator,
-                            r.denominator,
-                            r.reason,
-                            r.edition,
-                            r.person,
-                            r.reading,
-                            r.at,
-                            r.restores,
-                            r.actedBy
-                        })
-                        .iterator());
+                marks.stream().map(m -> values(new MarkRow(school, m))).iterator());
         return places(1).get(0);
+    }
+
+    private static @Nullable Object[] values(MarkRow r) {
+        return new @Nullable Object[] {
+            r.school,
+            r.attempt,
+            r.item,
+            r.state,
+            r.numerator,
+            r.denominator,
+            r.reason,
+            r.edition,
+            r.person,
+            r.reading,
+            r.at,
+            r.restores,
+            r.actedBy
+        };
     }
 
     @Transactional(readOnly = true)

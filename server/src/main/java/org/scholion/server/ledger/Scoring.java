@@ -81,30 +81,30 @@ public class Scoring {
      *
      * @param points what was given elsewhere, by item, which goes before the rules
      */
-    public record ComesIn(Map<String, JsonNode> answers, Map<String, Fraction> points) {}
+    public record ComesIn(Attempts.Whole whole, Map<String, Fraction> points) {}
 
     /**
-     * Keeps and scores many attempts at once, as far as they were not in; their standings follow.
+     * Keeps and scores whole attempts that come in otherwise than on screen; their standings follow. What is written is
+     * not read again, so that the cost grows with what comes in and with nothing else.
      *
      * @param by who brings them in, who answers for points that come with them
      */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void handInMany(Me by, UUID assessment, Map<Attempt, ComesIn> some, Instant at) {
-        Edition edition = editions.require(assessment);
-        List<UUID> taken = new ArrayList<>();
+    public void bringIn(Me by, Edition edition, List<ComesIn> some, Instant at) {
+        List<Attempt> made = attempts.bringIn(some.stream().map(ComesIn::whole).toList(), at);
+        Map<UUID, Map<String, JsonNode>> responses = new HashMap<>();
         List<LedgerMark> marks = new ArrayList<>();
-        some.forEach((attempt, comes) -> {
-            if (attempts.handIn(attempt, comes.answers(), at)) {
-                marks.addAll(marks(edition, attempt, comes.answers(), at).stream()
-                        .map(m -> elsewhere(by, edition, m, comes.points()))
-                        .toList());
-                taken.add(attempt.id());
-            }
-        });
-        if (!taken.isEmpty()) {
-            ledger.append(some.keySet().iterator().next().school(), marks);
-            finish(assessment, taken);
+        for (int i = 0; i < made.size(); i++) {
+            ComesIn comes = some.get(i);
+            Map<String, JsonNode> answers = comes.whole().answers();
+            responses.put(made.get(i).id(), answers);
+            marks(edition, made.get(i), answers, at).forEach(m -> marks.add(elsewhere(by, edition, m, comes.points())));
         }
+        Map<UUID, Map<String, LedgerMark>> current = new HashMap<>();
+        ledger.appendAll(by.school(), marks)
+                .forEach(m -> current.computeIfAbsent(m.attempt(), a -> new HashMap<>())
+                        .put(m.item(), m));
+        standings.refresh(edition, made, current, responses);
     }
 
     private static LedgerMark elsewhere(Me by, Edition edition, LedgerMark ruled, Map<String, Fraction> points) {
