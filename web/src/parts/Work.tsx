@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useRef } from "react";
+import { type ReactNode, useEffect, useRef } from "react";
 import { api, ok, type Schemas } from "../api/client";
 import { t } from "../text";
 import { stretch } from "../text/figures";
@@ -31,13 +31,28 @@ export function Work({ id }: { id: string }) {
   return (
     <div role="status" className="mt-3">
       <Note by={job.state === "STOPPED" ? "waiting" : "person"}>
-        {job.state === "RUNNING" ? <Bar job={job} began={began.current} /> : job.said}
+        {job.state === "RUNNING" ? (
+          <Bar job={job} began={began.current}>
+            {t("You can leave this page; it goes on and is told on the Desk.")}
+          </Bar>
+        ) : (
+          job.said
+        )}
       </Note>
     </div>
   );
 }
 
-function Bar({ job, began }: { job: Schemas["JobView"]; began: { at: number; done: number } }) {
+/** How far work is and how long it still takes. */
+export function Bar({
+  job,
+  began,
+  children,
+}: {
+  job: Schemas["JobView"];
+  began: { at: number; done: number };
+  children: ReactNode;
+}) {
   const pace = (Date.now() - began.at) / Math.max(1, job.done - began.done);
   const left = ((job.total - job.done) * pace) / 1000;
   return (
@@ -52,9 +67,7 @@ function Bar({ job, began }: { job: Schemas["JobView"]; began: { at: number; don
         {t("{{done}} of {{total}} done", { done: job.done, total: job.total })}
         {job.done > began.done && ` · ${t("{{left}} left", { left: stretch(left) })}`}
       </p>
-      <p className="text-small text-soft">
-        {t("You can leave this page; it goes on and is told on the Desk.")}
-      </p>
+      <p className="text-small text-soft">{children}</p>
     </>
   );
 }

@@ -8,6 +8,7 @@ import { Empty, Trouble } from "../../parts/States";
 import { t } from "../../text";
 import { useWhere } from "../Assessment";
 import { AnswerColumns } from "./AnswerColumns";
+import { ComingIn } from "./ComingIn";
 import { MadeQuestions } from "./MadeQuestions";
 import { OtherAnswers } from "./OtherAnswers";
 import { RowsThatAsk } from "./RowsThatAsk";
@@ -37,6 +38,7 @@ export function BringIn() {
             </MarginPart>
           )}
           <Trouble error={typed.error ?? bringing.error} />
+          {bringing.working && <ComingIn assessment={assessment} />}
           {view && file && !taken && view.made.length === 0 && (
             <WhatComesIn view={view} bringing={bringing} assessment={assessment} />
           )}

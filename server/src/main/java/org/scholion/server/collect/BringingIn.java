@@ -13,6 +13,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.Callable;
+import java.util.function.IntConsumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -42,6 +43,7 @@ import org.scholion.server.ledger.Scoring;
 import org.scholion.server.ledger.Turns;
 import org.scholion.server.platform.Events;
 import org.scholion.server.platform.HeavyWork;
+import org.scholion.server.platform.Jobs;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.stereotype.Service;
@@ -70,6 +72,7 @@ public class BringingIn {
     private final HeavyWork heavyWork;
     private final Access access;
     private final Events events;
+    private final Jobs jobs;
     private final Clock clock;
 
     BringingIn(
@@ -86,6 +89,7 @@ public class BringingIn {
             HeavyWork heavyWork,
             Access access,
             Events events,
+            Jobs jobs,
             Clock clock) {
         this.assessments = assessments;
         this.editions = editions;
@@ -100,6 +104,7 @@ public class BringingIn {
         this.heavyWork = heavyWork;
         this.access = access;
         this.events = events;
+        this.jobs = jobs;
         this.clock = clock;
     }
 
@@ -225,7 +230,16 @@ public class BringingIn {
                 throw Refused.invalid("file", open + " decisions are missing; nothing was brought in");
             }
             if (!read.found().attempts().isEmpty()) {
-                store(me, assessment, name, asked.typed() ? Attempt.Way.TYPED : Attempt.Way.FILE, read);
+                Attempt.Way way = asked.typed() ? Attempt.Way.TYPED : Attempt.Way.FILE;
+                int many = read.found().attempts().size();
+                if (many <= AT_ONCE) {
+                    store(me, assessment, name, way, read, now -> {});
+                } else {
+                    jobs.whileAsked(me, assessment, many, progress -> {
+                        store(me, assessment, name, way, read, progress);
+                        return many;
+                    });
+                }
             }
             return view(read, roster, asked);
         });
@@ -338,7 +352,7 @@ public class BringingIn {
         return given;
     }
 
-    private void store(Me me, UUID assessment, String name, Attempt.Way way, Read read) {
+    private void store(Me me, UUID assessment, String name, Attempt.Way way, Read read, IntConsumer progress) {
         BringIn found = read.found();
         broughtIn.remove(read.replaced());
         UUID file = broughtIn.note(me, assessment, name);
@@ -354,6 +368,7 @@ public class BringingIn {
         UUID editionId = editions.idOf(assessment, edition.number());
         Instant now = clock.instant();
         List<Scoring.ComesIn> comesIn = new ArrayList<>();
+        int done = 0;
         for (BringIn.Attempt row : found.attempts()) {
             String section = row.student().section();
             Attempts.Beginning beginning = new Attempts.Beginning(
@@ -371,6 +386,8 @@ public class BringingIn {
             comesIn.add(new Scoring.ComesIn(new Attempts.Whole(beginning, leftOut, answers(row)), row.points()));
             if (comesIn.size() == AT_ONCE) {
                 scoring.bringIn(me, edition, comesIn, now);
+                done += comesIn.size();
+                progress.accept(done);
                 comesIn.clear();
             }
         }

@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 import org.scholion.server.access.Access;
 import org.scholion.server.ledger.LateAnswers;
 import org.scholion.server.platform.Events;
+import org.scholion.server.platform.Jobs;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Said;
 import org.springframework.http.HttpStatus;
@@ -37,6 +38,7 @@ class CollectController {
     private final LateAnswers lateAnswers;
     private final Access access;
     private final Events events;
+    private final Jobs jobs;
 
     CollectController(
             Sittings sittings,
@@ -46,7 +48,8 @@ class CollectController {
             BroughtIn broughtIn,
             LateAnswers lateAnswers,
             Access access,
-            Events events) {
+            Events events,
+            Jobs jobs) {
         this.sittings = sittings;
         this.taking = taking;
         this.monitor = monitor;
@@ -55,6 +58,7 @@ class CollectController {
         this.lateAnswers = lateAnswers;
         this.access = access;
         this.events = events;
+        this.jobs = jobs;
     }
 
     record GivenOut(UUID sitting) {}
@@ -165,6 +169,15 @@ class CollectController {
     }
 
     /** The files of answers that came in, the latest first. */
+    /** How far a file of one's own is that comes in just now; nothing when none does. */
+    @GetMapping("/assessments/{assessment}/coming-in")
+    ComingIn comingIn(@AuthenticationPrincipal Me me, @PathVariable UUID assessment) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        return new ComingIn(jobs.asked(me, assessment).orElse(null));
+    }
+
+    record ComingIn(Jobs.@Nullable JobView work) {}
+
     @GetMapping("/assessments/{assessment}/brought-in")
     List<BroughtIn.BroughtInLine> broughtIn(@AuthenticationPrincipal Me me, @PathVariable UUID assessment) {
         return broughtIn.of(me, assessment);

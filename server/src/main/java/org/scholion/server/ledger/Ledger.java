@@ -141,8 +141,7 @@ public class Ledger {
     /** So many places of the ledger, rising; a sequence and a series are PostgreSQL's own. */
     private List<Long> places(int howMany) {
         return List.of(entities.unwrap(Session.class)
-                .createNativeQuery(
-                        "select array_agg(nextval('mark_seq')) from generate_series(1, :n)", Long[].class)
+                .createNativeQuery("select array_agg(nextval('mark_seq')) from generate_series(1, :n)", Long[].class)
                 .setParameter("n", howMany)
                 .getSingleResult());
     }

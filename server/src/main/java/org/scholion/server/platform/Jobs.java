@@ -9,6 +9,8 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.function.IntConsumer;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -21,6 +23,7 @@ import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.JsonNodeFactory;
 
 /** Long work in the background: begun, watched by whoever began it, gone on with after a crash. */
 @Service
@@ -28,6 +31,8 @@ public class Jobs {
     private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
     private static final Duration RECENT = Duration.ofHours(24);
     private static final String TASK = "job";
+    private static final String WHILE_ASKED = "while-asked";
+    private static final Duration SILENT = Duration.ofMinutes(1);
 
     private final Repository repository;
     private final ObjectProvider<SchedulerClient> scheduler;
@@ -92,6 +97,28 @@ public class Jobs {
         return id;
     }
 
+    /**
+     * Work that a request does itself while its person waits: they see how far it is, and when it ends nothing is left
+     * of that.
+     */
+    public <T> T whileAsked(Me me, UUID object, int total, Function<IntConsumer, T> work) {
+        UUID id = ids.next();
+        beside.executeWithoutResult(t -> repository.save(new JobRow(
+                id, me, WHILE_ASKED, object, JsonNodeFactory.instance.objectNode(), total, clock.instant())));
+        try {
+            return work.apply(now -> note(id, now, State.RUNNING, null));
+        } finally {
+            beside.executeWithoutResult(t -> repository.deleteById(id));
+        }
+    }
+
+    /** How far a request of one's own is with an object. */
+    public Optional<JobView> asked(Me me, UUID object) {
+        return recent(me).stream()
+                .filter(j -> j.kind().equals(WHILE_ASKED) && j.object().equals(object))
+                .findFirst();
+    }
+
     /** Work of one's own. */
     public Optional<JobView> find(Me me, UUID id) {
         return repository.findById(id).filter(j -> j.person.equals(me.id())).map(JobRow::view);
@@ -103,6 +130,9 @@ public class Jobs {
                 .findTop20ByPersonAndChangedAtAfterOrderByChangedAtDesc(
                         me.id(), clock.instant().minus(RECENT))
                 .stream()
+                // What a request did that was killed has ended with it.
+                .filter(j -> !j.kind.equals(WHILE_ASKED)
+                        || j.changedAt.isAfter(clock.instant().minus(SILENT)))
                 .map(JobRow::view)
                 .toList();
     }

@@ -45,6 +45,11 @@ public final class Lesson {
         return Json.read(DEFINITION.formatted(title));
     }
 
+    /** An assessment that is there already. */
+    public static Lesson of(Scholion.Running school, Visitor teacher, String id) {
+        return new Lesson(school, teacher, id);
+    }
+
     /** Written and saved, not given out. */
     public static Lesson written(Scholion.Running school, String title) {
         Visitor aud = school.as("Aud Meller");
