@@ -79,7 +79,9 @@ function AssessmentRows({ view }: { view: CourseView }) {
           {all.length > FEW && (
             <div className="px-6 pb-3">
               <Field
-                label={t("Only what has in its title, code or labels…")}
+                label={t("Narrow by title, code or label")}
+                placeholder={t("Narrow by title, code or label")}
+                hidden
                 value={words}
                 className="max-w-sm"
                 onChange={(e) => setWords(e.target.value)}

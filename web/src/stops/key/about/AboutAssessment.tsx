@@ -14,7 +14,16 @@ export function AboutAssessment({ assessment }: { assessment: string }) {
   const { about, save } = useAbout(assessment);
   return (
     <MarginPart title={t("How it is found")}>
-      <Loaded query={about}>{(view) => <AboutForm key={view.revision} view={view} save={save} />}</Loaded>
+      <Loaded query={about}>
+        {(view) => (
+          <details>
+            <summary className="cursor-pointer">
+              {[view.code, ...view.labels].filter(Boolean).join(" · ") || t("No code and no labels yet")}
+            </summary>
+            <AboutForm key={view.revision} view={view} save={save} />
+          </details>
+        )}
+      </Loaded>
     </MarginPart>
   );
 }
@@ -32,7 +41,7 @@ function AboutForm({ view, save }: { view: About; save: ReturnType<typeof useAbo
     save.mutate({ code, description, labels: chosen, revision: view.revision });
   };
   return (
-    <form onSubmit={submit} className="grid gap-2">
+    <form onSubmit={submit} className="mt-2 grid gap-2">
       <Field
         label={t("Short code, unique in the school")}
         value={code}

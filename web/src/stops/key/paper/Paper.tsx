@@ -54,8 +54,8 @@ export function Paper({ assessment, draft }: KeyPage) {
               )}
             </Note>
           </MarginPart>
-          <AboutAssessment assessment={assessment} />
           <Coverage covered={sums?.covered ?? []} />
+          <AboutAssessment assessment={assessment} />
           <Saving assessment={assessment} draft={draft} />
         </>
       }

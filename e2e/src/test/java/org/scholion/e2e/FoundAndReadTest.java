@@ -17,22 +17,23 @@ class FoundAndReadTest {
         Lesson lesson = Lesson.written(school, "Winds of the strait");
         Lesson other = Lesson.written(school, "Currents of the strait");
         try (Browser aud = new Browser(school.address(), 1280, 800)) {
-            aud.signIn("Aud Meller").open("/a/" + lesson.id + "/key?view=paper").sees("How it is found");
+            aud.signIn("Aud Meller")
+                    .open("/a/" + lesson.id + "/key?view=paper")
+                    .clickSummary("No code and no labels yet");
             aud.type("Short code, unique in the school", "wi 1").clickButton("Save how it is found");
             aud.sees("no spaces").type("Short code, unique in the school", "WI-1");
             aud.type("Labels: subject, year, purpose…", "winds, year 3").isAccessible("How it is found");
             aud.clickButton("Save how it is found");
             aud.hasValue("Labels: subject, year, purpose…", "winds, year 3").pause();
-            aud.open("/a/" + other.id + "/key?view=paper").sees("How it is found");
+            aud.open("/a/" + other.id + "/key?view=paper").clickSummary("No code and no labels yet");
             aud.type("Short code, unique in the school", "wi-1").clickButton("Save how it is found");
             aud.sees("another assessment of your school has this code").clickButton("year 3");
             aud.hasValue("Labels: subject, year, purpose…", "year 3");
 
             aud.open("/courses").sees("Winds of the strait").sees("WI-1");
-            aud.type("Only what has in its title, code or labels…", "strait wi-1");
+            aud.type("Narrow by title, code or label", "strait wi-1");
             aud.seesNot("Currents of the strait").sees("Winds of the strait").isAccessible("Course, found");
-            aud.type("Only what has in its title, code or labels…", "nowhere at all")
-                    .sees("None has all of these words.");
+            aud.type("Narrow by title, code or label", "nowhere at all").sees("None has all of these words.");
             aud.hasNoErrors();
         }
     }

@@ -39,8 +39,7 @@ class LargeFileTest {
                     .append(words(i * 7));
             roster.append(",S").append(i % 40).append('\n');
         }
-        aud.sendFile("/api/courses/" + course + "/roster", roster.toString(), null)
-                .ok();
+        aud.sendFile("/api/courses/" + course + "/roster", roster.toString()).ok();
         String id = aud.post("/api/assessments", Map.of("course", course, "title", "Many at once"))
                 .ok()
                 .get("id")
