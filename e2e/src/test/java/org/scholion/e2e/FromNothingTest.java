@@ -28,11 +28,26 @@ class FromNothingTest {
             makesACourse(aud);
             String code = bringsInARoster(aud);
             signsIn(tamsin, code);
+            looksLikeItself(berit, tamsin);
             scores(aud);
             berit.open("/record").sees("Berit Straum").sees("made the course “Coastal Navigation”");
             berit.isAccessible("Who did what").hasNoErrors();
             aud.hasNoErrors();
         }
+    }
+
+    /** What is chosen as the school's own look is what its students see. */
+    private static void looksLikeItself(Browser berit, Browser tamsin) {
+        berit.open("/school")
+                .type("A sign of one to three letters (may be left empty)", "HB")
+                .type("A colour, such as #1f4e5f (may be left empty)", "#5a2a6b")
+                .clickButton("Save the school")
+                .sees("Saved.")
+                .seesNot("HB ");
+        tamsin.open("/").sees("HB");
+        assertThat(tamsin.evaluate("return getComputedStyle(document.querySelector("
+                        + "'[title=\"Saltmarsh Harbour School\"]')).backgroundColor"))
+                .isEqualTo("rgb(90, 42, 107)");
     }
 
     private static void begins(Browser berit, String word) {

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -86,9 +87,10 @@ public final class PaperFromAnswers {
         Table.Row keyRow = keyRow(table, columns, finder);
         Integer keyLine = keyRow == null ? null : keyRow.line();
         Boolean possible = keyRow == null ? null : KeyRow.saysPossible(keyRow, students(columns));
+        Optional<LetterStrings> strings = LetterStrings.in(table, columns);
         List<Looked> looked = new ArrayList<>();
         for (Column c : columns) {
-            if (!c.isStudent()) {
+            if (!c.isStudent() && strings.filter(l -> l.column() == c.index()).isEmpty()) {
                 looked.add(looked(table, c, keyLine));
             }
         }
@@ -103,6 +105,8 @@ public final class PaperFromAnswers {
             MadeQuestion one = said == null || said == guess.kind() ? guess : as(guess, said, l);
             made.add(one.worth(asked.points().getOrDefault(place, one.points())));
         }
+        strings.ifPresent(letters -> letters.questions(table, keyRow, asked.kinds())
+                .forEach(q -> made.add(q.worth(asked.points().getOrDefault(q.column(), q.points())))));
         return made;
     }
 
