@@ -44,6 +44,7 @@ const SchoolRecord = staff("SchoolRecord");
 // What only some pages need comes when it is needed, so that the first page is there at once.
 const Key = lazy(() => import("./stops/key/Key").then((m) => ({ default: m.Key })));
 const Bank = lazy(() => import("./places/bank/Bank").then((m) => ({ default: m.Bank })));
+const Receipt = lazy(() => import("./places/receipt/Receipt").then((m) => ({ default: m.Receipt })));
 const Mailbox = lazy(() => import("./places/person/Mailbox").then((m) => ({ default: m.Mailbox })));
 const StandardsIn = lazy(() =>
   import("./places/standards/StandardsIn").then((m) => ({ default: m.StandardsIn })),
@@ -78,6 +79,7 @@ const STAFF = [
   { path: "gradebook/:course", element: later(<Gradebook />) },
   { path: "bank", element: later(<Bank />) },
   { path: "queries", element: later(<Queries />) },
+  { path: "receipt", element: later(<Receipt student={false} />) },
   {
     path: "a/:assessment",
     element: later(<Assessment />),
@@ -99,6 +101,7 @@ const STUDENT = [
   { path: "todo", element: <ToDo /> },
   { path: "results", element: <Results /> },
   { path: "results/:result", element: <Result /> },
+  { path: "receipt", element: later(<Receipt student />) },
 ];
 const ADMIN = [
   { path: "people", element: later(<People />) },

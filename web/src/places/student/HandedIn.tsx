@@ -24,6 +24,18 @@ export function HandedIn({ paper }: { paper: Paper }) {
             )
           : t("Time is up. Everything that was saved counts and is being handed in for you.")}
       </p>
+      {paper.receipt && (
+        <p className="my-4">
+          {t("Your receipt:")}{" "}
+          <strong className="font-script text-words tracking-wide">{paper.receipt}</strong>
+          <span className="block text-small text-soft">
+            {t("This code proves what you handed in and when.")}{" "}
+            <Link to={`/receipt?code=${paper.receipt}`} className="underline">
+              {t("Check it")}
+            </Link>
+          </span>
+        </p>
+      )}
       <LateState saver={saver} />
       {!paper.open && <p className="my-4 text-soft">{t("The questions cannot be seen now.")}</p>}
       <Link to="/todo" className="underline">

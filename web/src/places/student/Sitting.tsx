@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useMemo, useState } from "react";
+import { useMemo, useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
 import { api, ok, Problem, type Schemas } from "../../api/client";
 import { useConnection } from "../../api/connection";
@@ -9,11 +9,13 @@ import { SchoolSign } from "../../parts/SchoolSign";
 import { Loaded } from "../../parts/States";
 import { fileUrl } from "../../parts/upload";
 import { t } from "../../text";
-import { pointsInWords, stretch } from "../../text/figures";
+import { pointsInWords } from "../../text/figures";
 import { AnswerField } from "./AnswerField";
 import { AnswerSheet } from "./AnswerSheet";
 import { Asked, Hint, Passage } from "./Asked";
 import { CheckAndHandIn } from "./CheckAndHandIn";
+import { TimeLeft } from "./clock/TimeLeft";
+import { useSittingClock } from "./clock/useSittingClock";
 import { HandedIn } from "./HandedIn";
 import { LateState } from "./LateState";
 import { OtherWindowNote } from "./OtherWindowNote";
@@ -46,6 +48,7 @@ function Taking({ paper }: { paper: Paper }) {
   const navigate = useNavigate();
   const [params, setParams] = useSearchParams();
   const saver = useAutosave(paper.attempt, paper.places);
+  const clock = useSittingClock(paper);
   const [said, setSaid] = useState<Record<string, Said>>(() => {
     const all: Record<string, Said> = {};
     for (const item of paper.items) {
@@ -100,7 +103,7 @@ function Taking({ paper }: { paper: Paper }) {
         <div className="flex items-baseline justify-between gap-4">
           <h1 className="truncate font-script text-words font-semibold">{paper.title}</h1>
           <SchoolSign />
-          <TimeLeft deadline={paper.deadline} />
+          <TimeLeft left={clock.left} moreUntil={clock.moreUntil} />
         </div>
         {paper.questions.length > 0 && (
           <p className="mt-1 text-small">
@@ -121,100 +124,107 @@ function Taking({ paper }: { paper: Paper }) {
         <Progress pages={pages} said={said} at={at} onGo={go} />
       </header>
       <main id="page" className="flex-1 px-4 py-5">
-        {page &&
-          askedOn(page).map((asked) => (
-            <OtherWindowNote
-              key={asked.id}
-              item={asked}
-              other={saver.others[asked.id]}
-              onChoose={(mine) => {
-                const other = saver.others[asked.id];
-                saver.chosen(asked.id);
-                if (mine || !other) {
-                  say(asked.id, {
-                    flagged: false,
-                    ...said[asked.id],
-                    answer: said[asked.id]?.answer ?? null,
-                  });
-                } else {
-                  say(asked.id, { answer: other.answer, flagged: other.flagged });
-                }
-              }}
-            />
-          ))}
-        {page && page.item.part !== pages[at - 1]?.item.part && (
-          <PartHead part={paper.parts.find((p) => p.id === page.item.part)} />
+        {clock.isOver && (
+          <p role="alert" className="mb-4 border-l-4 border-waiting bg-waiting-wash px-3 py-2 font-semibold">
+            {t("Time is up. Everything that was saved counts and is being handed in for you.")}
+          </p>
         )}
-        {page && page.rows.length > 0 ? (
-          <AnswerSheet
-            key={page.item.id}
-            rows={page.rows}
-            said={said}
-            onSay={(id, answer) => say(id, { flagged: false, ...said[id], answer })}
-          />
-        ) : item && current ? (
-          <section
-            aria-label={t("Question {{n}}", { n: item.number })}
-            data-title={item.number > 0 ? t("Question {{n}}", { n: item.number }) : t("Reading passage")}
-            key={item.id}
-          >
-            <p className="text-small text-soft">
-              {item.number > 0
-                ? t("Question {{n}} of {{all}}", {
-                    n: item.number,
-                    all: paper.items.filter((i) => i.number > 0).length,
-                  })
-                : t("Reading passage")}
-              {item.number > 0 && ` · ${pointsInWords(item.points)}`}
-            </p>
-            {page.stem && <Passage item={page.stem} />}
-            <Asked item={item} />
-            <AnswerField
-              item={item}
-              answer={current.answer}
-              onAnswer={(answer) => say(item.id, { ...current, answer })}
-            />
-            <Hint hint={item.hint} />
-            {page.reasons.map((reason) => (
-              <section
-                key={reason.id}
-                className="mt-6"
-                aria-label={t("Question {{n}}", { n: reason.number })}
-              >
-                <p className="text-small text-soft">
-                  {t("Question {{n}}", { n: reason.number })} · {pointsInWords(reason.points)}
-                </p>
-                <Asked item={reason} />
-                <AnswerField
-                  item={reason}
-                  answer={said[reason.id]?.answer ?? null}
-                  onAnswer={(answer) => say(reason.id, { flagged: false, ...said[reason.id], answer })}
-                />
-              </section>
+        <fieldset disabled={clock.isOver} className="min-w-0 disabled:opacity-60">
+          {page &&
+            askedOn(page).map((asked) => (
+              <OtherWindowNote
+                key={asked.id}
+                item={asked}
+                other={saver.others[asked.id]}
+                onChoose={(mine) => {
+                  const other = saver.others[asked.id];
+                  saver.chosen(asked.id);
+                  if (mine || !other) {
+                    say(asked.id, {
+                      flagged: false,
+                      ...said[asked.id],
+                      answer: said[asked.id]?.answer ?? null,
+                    });
+                  } else {
+                    say(asked.id, { answer: other.answer, flagged: other.flagged });
+                  }
+                }}
+              />
             ))}
-            {item.number > 0 && (
-              <button
-                type="button"
-                aria-pressed={current.flagged}
-                onClick={() => say(item.id, { ...current, flagged: !current.flagged })}
-                className={`mt-5 min-h-11 rounded-corner px-2 ${current.flagged ? "bg-waiting-wash font-semibold text-waiting" : "text-soft"}`}
-              >
-                <span aria-hidden="true">⚐ </span>
-                {t("Come back to this")}
-              </button>
-            )}
-          </section>
-        ) : (
-          <CheckAndHandIn
-            paper={paper}
-            pages={pages}
-            said={said}
-            onGo={go}
-            onHandIn={() => handIn.mutate()}
-            pending={handIn.isPending}
-            error={handIn.error}
-          />
-        )}
+          {page && page.item.part !== pages[at - 1]?.item.part && (
+            <PartHead part={paper.parts.find((p) => p.id === page.item.part)} />
+          )}
+          {page && page.rows.length > 0 ? (
+            <AnswerSheet
+              key={page.item.id}
+              rows={page.rows}
+              said={said}
+              onSay={(id, answer) => say(id, { flagged: false, ...said[id], answer })}
+            />
+          ) : item && current ? (
+            <section
+              aria-label={t("Question {{n}}", { n: item.number })}
+              data-title={item.number > 0 ? t("Question {{n}}", { n: item.number }) : t("Reading passage")}
+              key={item.id}
+            >
+              <p className="text-small text-soft">
+                {item.number > 0
+                  ? t("Question {{n}} of {{all}}", {
+                      n: item.number,
+                      all: paper.items.filter((i) => i.number > 0).length,
+                    })
+                  : t("Reading passage")}
+                {item.number > 0 && ` · ${pointsInWords(item.points)}`}
+              </p>
+              {page.stem && <Passage item={page.stem} />}
+              <Asked item={item} />
+              <AnswerField
+                item={item}
+                answer={current.answer}
+                onAnswer={(answer) => say(item.id, { ...current, answer })}
+              />
+              <Hint hint={item.hint} />
+              {page.reasons.map((reason) => (
+                <section
+                  key={reason.id}
+                  className="mt-6"
+                  aria-label={t("Question {{n}}", { n: reason.number })}
+                >
+                  <p className="text-small text-soft">
+                    {t("Question {{n}}", { n: reason.number })} · {pointsInWords(reason.points)}
+                  </p>
+                  <Asked item={reason} />
+                  <AnswerField
+                    item={reason}
+                    answer={said[reason.id]?.answer ?? null}
+                    onAnswer={(answer) => say(reason.id, { flagged: false, ...said[reason.id], answer })}
+                  />
+                </section>
+              ))}
+              {item.number > 0 && (
+                <button
+                  type="button"
+                  aria-pressed={current.flagged}
+                  onClick={() => say(item.id, { ...current, flagged: !current.flagged })}
+                  className={`mt-5 min-h-11 rounded-corner px-2 ${current.flagged ? "bg-waiting-wash font-semibold text-waiting" : "text-soft"}`}
+                >
+                  <span aria-hidden="true">⚐ </span>
+                  {t("Come back to this")}
+                </button>
+              )}
+            </section>
+          ) : (
+            <CheckAndHandIn
+              paper={paper}
+              pages={pages}
+              said={said}
+              onGo={go}
+              onHandIn={() => handIn.mutate()}
+              pending={handIn.isPending}
+              error={handIn.error}
+            />
+          )}
+        </fieldset>
       </main>
       <footer className="sticky bottom-0 border-t border-rule bg-paper px-4 py-3">
         <SavedState saver={saver} />
@@ -266,24 +276,6 @@ function SavedState({ saver }: { saver: ReturnType<typeof useAutosave> }) {
         t("Everything you answer is saved as you go.")
       )}
     </p>
-  );
-}
-
-function TimeLeft({ deadline }: { deadline: string }) {
-  const [now, setNow] = useState(Date.now());
-  useEffect(() => {
-    const timer = setInterval(() => setNow(Date.now()), 1000);
-    return () => clearInterval(timer);
-  }, []);
-  const left = (Date.parse(deadline) - now) / 1000;
-  if (left > 6 * 3600) {
-    return null;
-  }
-  return (
-    <span className={`font-semibold ${left < 300 ? "text-waiting" : ""}`}>
-      <span className="sr-only">{t("time left")} </span>
-      {left > 0 ? stretch(left) : t("time is up")}
-    </span>
   );
 }
 

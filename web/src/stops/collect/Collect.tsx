@@ -203,6 +203,9 @@ function CollectMargin({ assessment, view }: { assessment: string; view: View })
           </Link>{" "}
           · {t("letters or points in a grid, alone or two to compare")}
         </Note>
+        <Link to="/receipt" className="text-small underline">
+          {t("Check a student’s receipt")}
+        </Link>
       </MarginPart>
       {stuck.map((r) => (
         <MarginPart key={r.student} title={t("{{name}} may be stuck", { name: `${r.given} ${r.family}` })}>

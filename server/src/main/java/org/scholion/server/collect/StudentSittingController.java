@@ -45,6 +45,11 @@ class StudentSittingController {
         return taking.paper(me, attempt);
     }
 
+    @GetMapping("/attempts/{attempt}/time")
+    Taking.TimeOf time(@AuthenticationPrincipal Me me, @PathVariable UUID attempt) {
+        return taking.time(me, attempt);
+    }
+
     @PutMapping("/attempts/{attempt}/answers/{item}")
     Taking.SavedAnswer answer(
             @AuthenticationPrincipal Me me,

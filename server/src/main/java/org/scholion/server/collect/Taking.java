@@ -29,6 +29,7 @@ import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;
 import org.scholion.server.ledger.LateAnswers;
+import org.scholion.server.ledger.ReceiptCheck;
 import org.scholion.server.ledger.Scoring;
 import org.scholion.server.person.Schools;
 import org.scholion.server.platform.Events;
@@ -55,6 +56,7 @@ public class Taking {
     private final Drafts drafts;
     private final Editions editions;
     private final Scoring scoring;
+    private final ReceiptCheck receipts;
     private final Access access;
     private final Events events;
     private final Veil veil;
@@ -70,6 +72,7 @@ public class Taking {
             Drafts drafts,
             Editions editions,
             Scoring scoring,
+            ReceiptCheck receipts,
             Access access,
             Events events,
             Veil veil,
@@ -81,6 +84,7 @@ public class Taking {
         this.drafts = drafts;
         this.editions = editions;
         this.scoring = scoring;
+        this.receipts = receipts;
         this.access = access;
         this.events = events;
         this.veil = veil;
@@ -139,6 +143,8 @@ public class Taking {
      * The paper as the student sees it. Nothing of the key is in it.
      *
      * @param open whether the questions may be seen now; they are left out where not
+     * @param now the server's clock, which alone counts
+     * @param receipt the code that proves what was handed in and when
      */
     public record Paper(
             UUID attempt,
@@ -151,7 +157,24 @@ public class Taking {
             List<PaperSheet> questions,
             Map<String, Object> answers,
             List<String> flagged,
-            Map<String, Long> places) {}
+            Map<String, Long> places,
+            Instant now,
+            @Nullable String receipt) {}
+
+    /**
+     * How the time of an attempt stands.
+     *
+     * @param now the server's clock, which alone counts
+     */
+    public record TimeOf(Instant now, Instant deadline, boolean handedIn) {}
+
+    /** Asked again and again while a student works: more time arrives by it. */
+    @Transactional(readOnly = true)
+    public TimeOf time(Me me, UUID attemptId) {
+        Attempt attempt = own(me, attemptId);
+        Instant deadline = sittings.require(attempt.sitting()).deadline(attempt.startedAt());
+        return new TimeOf(clock.instant(), deadline, attempt.isIn());
+    }
 
     @Transactional
     public UUID begin(Me me, UUID sittingId) {
@@ -215,7 +238,9 @@ public class Taking {
                         List.of(),
                         Map.of(),
                         List.of(),
-                        Map.of())
+                        Map.of(),
+                        now,
+                        receipts.of(attemptId).orElse(null))
                 : open(attempt, edition, deadline);
     }
 
@@ -251,7 +276,9 @@ public class Taking {
                         .toList(),
                 answers,
                 flagged,
-                places);
+                places,
+                clock.instant(),
+                attempt.isIn() ? receipts.of(attempt.id()).orElse(null) : null);
     }
 
     /** What of an attempt never changes, so that saving an answer is one statement. */

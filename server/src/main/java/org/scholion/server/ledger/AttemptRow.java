@@ -72,6 +72,10 @@ class AttemptRow {
     @Nullable
     UUID broughtIn;
 
+    /** The proof that its student was given; null for what came in otherwise than on screen. */
+    @Nullable
+    String receipt;
+
     @SuppressWarnings("NullAway.Init")
     protected AttemptRow() {}
 }

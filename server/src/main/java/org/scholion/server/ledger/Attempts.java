@@ -48,12 +48,14 @@ public class Attempts {
     private final EntityManager entities;
     private final Batches batches;
     private final Copying copying;
+    private final Receipts receipts;
     private final Ids ids;
 
-    Attempts(EntityManager entities, Batches batches, Copying copying, Ids ids) {
+    Attempts(EntityManager entities, Batches batches, Copying copying, Receipts receipts, Ids ids) {
         this.entities = entities;
         this.batches = batches;
         this.copying = copying;
+        this.receipts = receipts;
         this.ids = ids;
     }
 
@@ -314,9 +316,11 @@ public class Attempts {
     @Transactional(propagation = Propagation.MANDATORY)
     public boolean handIn(Attempt attempt, Map<String, JsonNode> answers, Instant at) {
         boolean first = entities.createQuery("""
-                        update AttemptRow x set x.handedInAt = :at, x.trouble = null, x.troubleAt = null
+                        update AttemptRow x set x.handedInAt = :at, x.trouble = null, x.troubleAt = null,
+                          x.receipt = :receipt
                         where x.id = :id and x.handedInAt is null""")
                         .setParameter("at", at)
+                        .setParameter("receipt", receipts.of(attempt.id(), at, answers))
                         .setParameter("id", attempt.id())
                         .executeUpdate()
                 == 1;
