@@ -14,7 +14,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 class SittingClockTest {
     /** As when one looks at the page again. */
     private static void looksUp(Browser student) {
-        student.evaluate("document.dispatchEvent(new Event('visibilitychange')); return 1");
+        student.evaluate("document.dispatchEvent(new Event('visibilitychange', {bubbles: true})); return 1");
     }
 
     private static void endsIn(Scholion.Running school, Lesson lesson, int seconds) {
