@@ -192,11 +192,11 @@ class AddsUpTest {
                 .put("/api/shares/ASSESSMENT/" + lesson.id + "/" + runa.id(), Map.of("mayEdit", true))
                 .ok();
         JsonNode header = runa.visitor().get(lesson.path("")).ok();
-        assertThat(header.get("keyOnly").booleanValue()).isTrue();
+        assertThat(header.get("share").stringValue()).isEqualTo("KEY");
         assertThat(header.get("sections")).isEmpty();
         runa.visitor().get(lesson.path("/key")).ok();
         assertThat(runa.visitor().get(lesson.path("/collect")).status()).isEqualTo(404);
-        assertThat(lesson.teacher.get(lesson.path("")).ok().get("keyOnly").booleanValue())
-                .isFalse();
+        assertThat(lesson.teacher.get(lesson.path("")).ok().get("share").stringValue())
+                .isEqualTo("ALL");
     }
 }
