@@ -21,6 +21,8 @@ export function sectionQuery(section: string | null): { section?: string } {
 export function useHeader(assessment: string, section: string | null) {
   return useQuery({
     queryKey: ["assessment", assessment, "header", section],
+    // An item of the bank is edited by the same parts, in no assessment.
+    enabled: assessment !== "",
     queryFn: () =>
       ok(
         api.GET("/api/assessments/{assessment}", {

@@ -35,5 +35,7 @@ describe("numbers as people write them", () => {
     expect(stretch(702)).toBe("11:42");
     expect(stretch(3930)).toBe("1:05:30");
     expect(stretch(-5)).toBe("0:00");
+    expect(stretch(0)).toBe("0:00");
+    expect(stretch(65)).toBe("1:05");
   });
 });

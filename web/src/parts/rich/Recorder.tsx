@@ -1,16 +1,28 @@
 import { useEffect, useRef, useState } from "react";
 import { t } from "../../text";
+import { stretch } from "../../text/figures";
 import { TextButton } from "../Button";
 import { FaultLine } from "../Field";
-import { named, recordingType, running } from "./recording";
+import { named, recordingType } from "./recording";
 
 /** So long a recording fits into a file that is taken. */
 const LONGEST_S = 600;
 
-/** Records sound with the browser's microphone; what was recorded is given as a file. */
-export function Recorder({ onFile }: { onFile: (file: File) => void }) {
+/**
+ * Records sound with the browser's microphone. What could not be put in is kept until it could: nobody speaks the same
+ * words twice.
+ *
+ * @param onFile puts a recording in; what it throws is told by whoever gave it
+ */
+export function Recorder({ onFile }: { onFile: (file: File) => Promise<void> }) {
   const [seconds, setSeconds] = useState<number | null>(null);
   const [fault, setFault] = useState("");
+  const [kept, setKept] = useState<File | null>(null);
+  const deliver = (file: File) =>
+    onFile(file).then(
+      () => setKept(null),
+      () => setKept(file),
+    );
   const recorder = useRef<MediaRecorder | null>(null);
   const stop = () => recorder.current?.state === "recording" && recorder.current.stop();
   // Who leaves the editor leaves no open microphone behind.
@@ -41,7 +53,7 @@ export function Recorder({ onFile }: { onFile: (file: File) => void }) {
       made.onstop = () => {
         release(made);
         setSeconds(null);
-        onFile(new File(parts, named(made.mimeType), { type: made.mimeType }));
+        void deliver(new File(parts, named(made.mimeType), { type: made.mimeType }));
       };
       recorder.current = made;
       made.start();
@@ -62,11 +74,12 @@ export function Recorder({ onFile }: { onFile: (file: File) => void }) {
       ) : (
         <>
           <span role="timer" aria-label={t("recording since")} className="font-semibold text-waiting">
-            ● {running(seconds)}
+            ● {stretch(seconds)}
           </span>
           <TextButton onClick={stop}>{t("stop and put in")}</TextButton>
         </>
       )}
+      {kept && <TextButton onClick={() => void deliver(kept)}>{t("put the recording in again")}</TextButton>}
       {fault && <FaultLine>{fault}</FaultLine>}
     </span>
   );

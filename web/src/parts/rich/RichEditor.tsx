@@ -49,20 +49,25 @@ export default function RichEditor({
     onUpdate: ({ editor: e }) =>
       latest.current({ html: e.getHTML(), text: e.getText({ blockSeparator: "\n" }) }),
   });
+  /** Puts a file where the cursor is; what is wrong with it is told here, and thrown to whoever still has it. */
+  const putOne = async (file: File) => {
+    try {
+      const kept = await upload(file);
+      const node = kept.type.startsWith("audio/") ? "sound" : "image";
+      editor
+        ?.chain()
+        .focus()
+        .insertContent({ type: node, attrs: { src: fileUrl(kept.id), alt: "" } })
+        .run();
+    } catch (wrong) {
+      setFault(wrong);
+      throw wrong;
+    }
+  };
   put.current = (dropped) => {
     setFault(null);
     for (const file of dropped) {
-      upload(file).then(
-        (kept) => {
-          const node = kept.type.startsWith("audio/") ? "sound" : "image";
-          editor
-            ?.chain()
-            .focus()
-            .insertContent({ type: node, attrs: { src: fileUrl(kept.id), alt: "" } })
-            .run();
-        },
-        (wrong) => setFault(wrong),
-      );
+      putOne(file).catch(() => undefined);
     }
   };
   // biome-ignore lint/correctness/useExhaustiveDependencies: once, when the editor is there
@@ -74,7 +79,14 @@ export default function RichEditor({
   }
   return (
     <div className="rounded-corner border border-rule-strong bg-sheet">
-      <Tools editor={editor} onFiles={(chosen) => put.current(chosen)} />
+      <Tools
+        editor={editor}
+        onFiles={(chosen) => put.current(chosen)}
+        onSound={(recorded) => {
+          setFault(null);
+          return putOne(recorded);
+        }}
+      />
       <EditorContent editor={editor} />
       <Chosen editor={editor} />
       {fault !== null && (
@@ -95,7 +107,15 @@ function taken(data: DataTransfer | null, put: (files: File[]) => void): boolean
 
 type Editor = NonNullable<ReturnType<typeof useEditor>>;
 
-function Tools({ editor, onFiles }: { editor: Editor; onFiles: (files: File[]) => void }) {
+function Tools({
+  editor,
+  onFiles,
+  onSound,
+}: {
+  editor: Editor;
+  onFiles: (files: File[]) => void;
+  onSound: (recorded: File) => Promise<void>;
+}) {
   const file = useRef<HTMLInputElement>(null);
   const on = useEditorState({
     editor,
@@ -137,7 +157,7 @@ function Tools({ editor, onFiles }: { editor: Editor; onFiles: (files: File[]) =
           .run(),
       )}
       {tool(t("picture or sound"), t("picture or sound"), undefined, () => file.current?.click())}
-      <Recorder onFile={(recorded) => onFiles([recorded])} />
+      <Recorder onFile={onSound} />
       <input
         ref={file}
         type="file"

@@ -1,16 +1,11 @@
 import { describe, expect, it } from "vitest";
-import { named, recordingType, running } from "./recording";
+import { named, recordingType } from "./recording";
 
 describe("recording in the browser", () => {
   it("takes the kind that most browsers play, of those that can be made", () => {
     expect(recordingType(() => true)).toBe("audio/mp4;codecs=mp4a.40.2");
     expect(recordingType((type) => type.includes("webm"))).toBe("audio/webm;codecs=opus");
     expect(recordingType(() => false)).toBeUndefined();
-  });
-
-  it("shows how long it runs", () => {
-    expect(running(0)).toBe("0:00");
-    expect(running(65)).toBe("1:05");
   });
 
   it("names the file by its kind", () => {

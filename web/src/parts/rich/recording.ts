@@ -10,10 +10,6 @@ export function recordingType(can: (type: string) => boolean): string | undefine
   return TYPES.find(([type]) => can(type))?.[0];
 }
 
-/** Minutes and seconds, as a clock shows them. */
-export const running = (seconds: number) =>
-  `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, "0")}`;
-
 /** The name of a recorded file, by its kind. */
 export function named(type: string): string {
   const kind = type.split(";")[0];

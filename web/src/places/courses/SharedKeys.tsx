@@ -40,7 +40,7 @@ export function SharedKeys({ into }: { into: { id: string; title: string }[] }) 
                 disabled={copy.isPending}
                 onClick={() => into[0] && copy.mutate({ assessment: k.assessment, course: into[0].id })}
               >
-                {t("copy into this course")}
+                {t("copy into {{course}}", { course: into[0]?.title ?? "" })}
               </TextButton>
             ) : into.length === 0 ? null : (
               <select

@@ -38,17 +38,23 @@ export function Sitting() {
   });
   return (
     <Loaded query={query}>
-      {(paper) => (paper.handedIn || !paper.open ? <HandedIn paper={paper} /> : <Taking paper={paper} />)}
+      {(paper) =>
+        paper.handedIn || !paper.open ? (
+          <HandedIn paper={paper} />
+        ) : (
+          <Taking paper={paper} paperAt={query.dataUpdatedAt} />
+        )
+      }
     </Loaded>
   );
 }
 
-function Taking({ paper }: { paper: Paper }) {
+function Taking({ paper, paperAt }: { paper: Paper; paperAt: number }) {
   const client = useQueryClient();
   const navigate = useNavigate();
   const [params, setParams] = useSearchParams();
   const saver = useAutosave(paper.attempt, paper.places);
-  const clock = useSittingClock(paper);
+  const clock = useSittingClock(paper, paperAt);
   const [said, setSaid] = useState<Record<string, Said>>(() => {
     const all: Record<string, Said> = {};
     for (const item of paper.items) {

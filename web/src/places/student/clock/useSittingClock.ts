@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useState } from "react";
 import { api, ok, type Schemas } from "../../../api/client";
 import { ahead } from "./warnings";
 
@@ -8,35 +8,32 @@ const ASK_EVERY = 15_000;
 /**
  * The time that is left, by the server's clock: a device may go wrong by hours. It is asked again while one works, so
  * that more time arrives by itself, and the end by a teacher's or the clock's hand as well.
+ *
+ * @param paperAt when the paper came to this device, by the device's clock
  */
-export function useSittingClock(paper: Schemas["Paper"]) {
+export function useSittingClock(paper: Schemas["Paper"], paperAt: number) {
   const client = useQueryClient();
   const [tick, setTick] = useState(() => Date.now());
-  const clock = useRef({ ahead: ahead(paper.now, Date.now()), deadline: paper.deadline });
-  const [moreUntil, setMoreUntil] = useState<string | null>(null);
-  const asked = useQuery({
+  const { data: heard, dataUpdatedAt: heardAt } = useQuery({
     queryKey: ["time", paper.attempt],
     queryFn: () =>
       ok(api.GET("/api/student/attempts/{attempt}/time", { params: { path: { attempt: paper.attempt } } })),
     refetchInterval: ASK_EVERY,
     refetchOnWindowFocus: "always",
     initialData: { now: paper.now, deadline: paper.deadline, handedIn: false },
+    initialDataUpdatedAt: paperAt,
     retry: false,
   });
-  const heard = asked.data;
   useEffect(() => {
-    if (Date.parse(heard.deadline) > Date.parse(clock.current.deadline)) {
-      setMoreUntil(heard.deadline);
-    }
-    clock.current = { ahead: ahead(heard.now, Date.now()), deadline: heard.deadline };
     if (heard.handedIn) {
       void client.invalidateQueries({ queryKey: ["paper", paper.attempt] });
     }
-  }, [heard, client, paper.attempt]);
+  }, [heard.handedIn, client, paper.attempt]);
   useEffect(() => {
     const timer = setInterval(() => setTick(Date.now()), 1000);
     return () => clearInterval(timer);
   }, []);
-  const left = (Date.parse(clock.current.deadline) - tick - clock.current.ahead) / 1000;
+  const left = (Date.parse(heard.deadline) - tick - ahead(heard.now, heardAt)) / 1000;
+  const moreUntil = Date.parse(heard.deadline) > Date.parse(paper.deadline) ? heard.deadline : null;
   return { left, isOver: left <= 0, moreUntil };
 }

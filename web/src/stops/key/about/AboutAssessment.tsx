@@ -1,11 +1,14 @@
-import { type FormEvent, useState } from "react";
+import type { FormEvent } from "react";
 import { Button } from "../../../parts/Button";
 import { Area, Field, Toggle } from "../../../parts/Field";
 import { MarginPart } from "../../../parts/Sheet";
 import { Loaded, Trouble } from "../../../parts/States";
+import { useTyped } from "../../../parts/typed";
 import { t } from "../../../text";
 import { labelsOf, switched } from "./labels";
 import { type About, useAbout } from "./useAbout";
+
+type Form = { code: string; labels: string; description: string };
 
 const MOST_PROPOSED = 12;
 
@@ -20,7 +23,7 @@ export function AboutAssessment({ assessment }: { assessment: string }) {
             <summary className="cursor-pointer">
               {[view.code, ...view.labels].filter(Boolean).join(" · ") || t("No code and no labels yet")}
             </summary>
-            <AboutForm key={view.revision} view={view} save={save} />
+            <AboutForm assessment={assessment} view={view} save={save} />
           </details>
         )}
       </Loaded>
@@ -28,17 +31,30 @@ export function AboutAssessment({ assessment }: { assessment: string }) {
   );
 }
 
-function AboutForm({ view, save }: { view: About; save: ReturnType<typeof useAbout>["save"] }) {
-  const [code, setCode] = useState(view.code);
-  const [labels, setLabels] = useState(view.labels.join(", "));
-  const [description, setDescription] = useState(view.description);
+/** What is typed stays on the device until it is saved, also where a colleague was quicker. */
+function AboutForm({
+  assessment,
+  view,
+  save,
+}: {
+  assessment: string;
+  view: About;
+  save: ReturnType<typeof useAbout>["save"];
+}) {
+  const [typed, setTyped] = useTyped<Partial<Form> | null>(`about:${assessment}`, null);
+  const form = { code: view.code, labels: view.labels.join(", "), description: view.description, ...typed };
+  const { code, labels, description } = form;
+  const set = (part: Partial<Form>) => setTyped({ ...typed, ...part });
   const chosen = labelsOf(labels);
   const has = (label: string) => chosen.some((l) => l.toLowerCase() === label.toLowerCase());
   const changed =
     code !== view.code || description !== view.description || chosen.join("\n") !== view.labels.join("\n");
   const submit = (e: FormEvent) => {
     e.preventDefault();
-    save.mutate({ code, description, labels: chosen, revision: view.revision });
+    save.mutate(
+      { code, description, labels: chosen, revision: view.revision },
+      { onSuccess: () => setTyped(null) },
+    );
   };
   return (
     <form onSubmit={submit} className="mt-2 grid gap-2">
@@ -47,18 +63,18 @@ function AboutForm({ view, save }: { view: About; save: ReturnType<typeof useAbo
         value={code}
         maxLength={24}
         autoComplete="off"
-        onChange={(e) => setCode(e.target.value)}
+        onChange={(e) => set({ code: e.target.value })}
       />
       <Field
         label={t("Labels: subject, year, purpose…")}
         value={labels}
         autoComplete="off"
-        onChange={(e) => setLabels(e.target.value)}
+        onChange={(e) => set({ labels: e.target.value })}
       />
       {view.known.length > 0 && (
         <p className="flex flex-wrap gap-1" aria-label={t("Labels of the school")} role="group">
           {view.known.slice(0, MOST_PROPOSED).map((label) => (
-            <Toggle key={label} on={has(label)} onChange={() => setLabels(switched(labels, label))}>
+            <Toggle key={label} on={has(label)} onChange={() => set({ labels: switched(labels, label) })}>
               {label}
             </Toggle>
           ))}
@@ -68,7 +84,7 @@ function AboutForm({ view, save }: { view: About; save: ReturnType<typeof useAbo
         label={t("What it is about")}
         value={description}
         maxLength={2000}
-        onChange={(e) => setDescription(e.target.value)}
+        onChange={(e) => set({ description: e.target.value })}
       />
       <Trouble error={save.error} />
       <div>

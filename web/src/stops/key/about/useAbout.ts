@@ -22,6 +22,8 @@ export function useAbout(assessment: string) {
       void client.invalidateQueries({ queryKey: ["assessments"] });
       void client.invalidateQueries({ queryKey: ["shared-keys"] });
     },
+    // Where a colleague was quicker, theirs is fetched: saving again is then a decision.
+    onError: () => client.invalidateQueries({ queryKey: key }),
   });
   return { about, save };
 }

@@ -3,11 +3,13 @@ package org.scholion.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.scholion.server.testing.Colleague;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
+import tools.jackson.databind.JsonNode;
 
 /** By what an assessment is found, and what a colleague sees who only reads. */
 @ExtendWith(Scholion.class)
@@ -35,6 +37,29 @@ class FoundAndReadTest {
             aud.seesNot("Currents of the strait").sees("Winds of the strait").isAccessible("Course, found");
             aud.type("Narrow by title, code or label", "nowhere at all").sees("None has all of these words.");
             aud.hasNoErrors();
+        }
+    }
+
+    @Test
+    void what_is_typed_about_it_stays_when_a_colleague_was_quicker_and_when_the_page_is_left(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Typed about it");
+        try (Browser aud = new Browser(school.address(), 1280, 800)) {
+            aud.signIn("Aud Meller").open("/a/" + lesson.id + "/key?view=paper");
+            aud.clickSummary("No code and no labels yet").type("What it is about", "Set in a dry autumn");
+            lesson.teacher
+                    .put(
+                            lesson.path("/about"),
+                            Map.of("description", "", "code", "TA-9", "labels", List.of(), "revision", 0))
+                    .ok();
+            aud.clickButton("Save how it is found").sees("Somebody changed this while you were at it.");
+            aud.hasValue("What it is about", "Set in a dry autumn").open("/a/" + lesson.id + "/key?view=paper");
+            aud.clickSummary("TA-9").hasValue("What it is about", "Set in a dry autumn");
+            aud.clickButton("Save how it is found").pause().pause();
+            JsonNode about = lesson.teacher.get(lesson.path("/about")).ok();
+            assertThat(about.get("description").stringValue()).isEqualTo("Set in a dry autumn");
+            assertThat(about.get("code").stringValue())
+                    .as("the colleague's stays")
+                    .isEqualTo("TA-9");
         }
     }
 
@@ -76,6 +101,26 @@ class FoundAndReadTest {
             String file = html.replaceFirst("(?s).*(/api/files/[^\"\\\\]+).*", "$1");
             assertThat(lesson.teacher.get(file).status()).isEqualTo(200);
             aud.hasNoErrors();
+        }
+    }
+
+    @Test
+    void what_was_recorded_is_kept_until_it_could_be_put_in(Scholion.Running school) {
+        Lesson lesson = Lesson.written(school, "Heard without a line");
+        try (Browser aud = new Browser(school.address(), 1280, 800)) {
+            aud.signIn("Aud Meller").open("/a/" + lesson.id + "/key?item=q2").sees("Accepted answers");
+            aud.clickButton("Add formatting, a picture")
+                    .clickButton("record sound")
+                    .sees("● 0:0");
+            aud.offline(true).clickButton("stop and put in").sees("put the recording in again");
+            aud.offline(false).clickButton("put the recording in again").seesNot("put the recording in again");
+            aud.sees("Saved").pause().pause();
+            assertThat(lesson.teacher
+                            .get(lesson.path("/key"))
+                            .ok()
+                            .at("/definition/items/1")
+                            .toString())
+                    .contains("<audio", "/api/files/");
         }
     }
 }

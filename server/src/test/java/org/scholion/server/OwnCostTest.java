@@ -37,9 +37,20 @@ class OwnCostTest {
                 counting.of(() -> Lesson.say(student, attempt, "q2", "bowline").ok()));
         Lesson.say(student, attempt, "q4", "Because.").ok();
         costs.put(
+                "time",
+                counting.of(() -> student.get("/api/student/attempts/" + attempt + "/time")
+                        .ok()));
+        costs.put(
                 "hand in",
                 counting.of(() -> student.post("/api/student/attempts/" + attempt + "/hand-in", null)
                         .ok()));
+        String receipt = student.get("/api/student/attempts/" + attempt)
+                .ok()
+                .get("receipt")
+                .stringValue();
+        costs.put(
+                "receipt",
+                counting.of(() -> lesson.teacher.get("/api/receipts/" + receipt).ok()));
         String typed = lesson.path(
                 "/typed/" + student.get("/api/session").ok().get("id").stringValue());
         Map<String, Object> cell = Map.of("cells", Map.of("q2", "bowline"), "stays", Map.of());

@@ -13,6 +13,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.Callable;
+import java.util.function.Consumer;
 import java.util.function.IntConsumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -232,13 +233,11 @@ public class BringingIn {
             if (!read.found().attempts().isEmpty()) {
                 Attempt.Way way = asked.typed() ? Attempt.Way.TYPED : Attempt.Way.FILE;
                 int many = read.found().attempts().size();
+                Consumer<IntConsumer> coming = progress -> store(me, assessment, name, way, read, progress);
                 if (many <= AT_ONCE) {
-                    store(me, assessment, name, way, read, now -> {});
+                    coming.accept(now -> {});
                 } else {
-                    jobs.whileAsked(me, assessment, many, progress -> {
-                        store(me, assessment, name, way, read, progress);
-                        return many;
-                    });
+                    jobs.whileAsked(me, assessment, many, coming);
                 }
             }
             return view(read, roster, asked);

@@ -168,7 +168,6 @@ class CollectController {
         return bringingIn.take(me, assessment, name, file::getBytes, said(asked));
     }
 
-    /** The files of answers that came in, the latest first. */
     /** How far a file of one's own is that comes in just now; nothing when none does. */
     @GetMapping("/assessments/{assessment}/coming-in")
     ComingIn comingIn(@AuthenticationPrincipal Me me, @PathVariable UUID assessment) {
@@ -178,6 +177,7 @@ class CollectController {
 
     record ComingIn(Jobs.@Nullable JobView work) {}
 
+    /** The files of answers that came in, the latest first. */
     @GetMapping("/assessments/{assessment}/brought-in")
     List<BroughtIn.BroughtInLine> broughtIn(@AuthenticationPrincipal Me me, @PathVariable UUID assessment) {
         return broughtIn.of(me, assessment);

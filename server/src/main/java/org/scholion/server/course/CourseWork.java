@@ -196,8 +196,7 @@ public class CourseWork {
         if (entities.find(CourseTeacher.class, new CourseTeacher.Key(course, person)) != null) {
             throw Refused.invalid("person", "they teach this course, so they read its answers already");
         }
-        if (entities.find(CourseReader.class, new CourseReader.Key(course, person)) == null) {
-            courses.reader(course, person);
+        if (courses.reader(course, person)) {
             deeds.note(me, Deeds.What.READER_ADDED, course, reader.name());
             tell(me, reader);
         }

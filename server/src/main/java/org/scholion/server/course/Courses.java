@@ -103,13 +103,15 @@ public class Courses {
                 .executeUpdate();
     }
 
-    /** Somebody reads a course's open answers from now on. */
+    /** Somebody reads a course's open answers from now on; false where they did already. */
     @Transactional
-    public void reader(UUID course, UUID person) {
-        if (entities.find(CourseReader.class, new CourseReader.Key(course, person)) == null) {
-            entities.persist(new CourseReader(course, person));
-            entities.flush();
-        }
+    public boolean reader(UUID course, UUID person) {
+        return entities.createQuery(
+                                "insert into CourseReader (course, person) values (:course, :person) on conflict do nothing")
+                        .setParameter("course", course)
+                        .setParameter("person", person)
+                        .executeUpdate()
+                == 1;
     }
 
     /** Off the roster of a section. */

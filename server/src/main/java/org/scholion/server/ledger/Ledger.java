@@ -5,7 +5,6 @@ import jakarta.persistence.TypedQuery;
 import java.math.BigInteger;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -38,6 +37,7 @@ public class Ledger {
             " and m.seq = (select max(n.seq) from MarkRow n where n.attempt = m.attempt and n.item = m.item)";
 
     private static final List<String> COLUMNS = List.of(
+            "seq",
             "school_id",
             "attempt_id",
             "item",
@@ -122,17 +122,26 @@ public class Ledger {
     @Transactional(propagation = Propagation.MANDATORY)
     List<LedgerMark> appendAll(UUID school, List<LedgerMark> marks) {
         List<LedgerMark> placed = placed(marks);
-        List<String> columns = new ArrayList<>(COLUMNS);
-        columns.add("seq");
         copying.into(
                 "mark",
-                columns,
+                COLUMNS,
                 placed.stream()
-                        .map(m -> {
-                            @Nullable Object[] values = values(new MarkRow(school, m));
-                            @Nullable Object[] withPlace = Arrays.copyOf(values, values.length + 1);
-                            withPlace[values.length] = m.seq();
-                            return withPlace;
+                        .map(m -> new MarkRow(school, m))
+                        .map(r -> new @Nullable Object[] {
+                            r.seq,
+                            r.school,
+                            r.attempt,
+                            r.item,
+                            r.state,
+                            r.numerator,
+                            r.denominator,
+                            r.reason,
+                            r.edition,
+                            r.person,
+                            r.reading,
+                            r.at,
+                            r.restores,
+                            r.actedBy
                         })
                         .iterator());
         return placed;
@@ -149,29 +158,8 @@ public class Ledger {
     /** Appends very many marks; the place after all of them comes back. */
     @Transactional(propagation = Propagation.MANDATORY)
     long appendMany(UUID school, List<LedgerMark> marks) {
-        copying.into(
-                "mark",
-                COLUMNS,
-                marks.stream().map(m -> values(new MarkRow(school, m))).iterator());
+        appendAll(school, marks);
         return places(1).get(0);
-    }
-
-    private static @Nullable Object[] values(MarkRow r) {
-        return new @Nullable Object[] {
-            r.school,
-            r.attempt,
-            r.item,
-            r.state,
-            r.numerator,
-            r.denominator,
-            r.reason,
-            r.edition,
-            r.person,
-            r.reading,
-            r.at,
-            r.restores,
-            r.actedBy
-        };
     }
 
     @Transactional(readOnly = true)

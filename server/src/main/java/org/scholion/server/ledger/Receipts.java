@@ -1,6 +1,7 @@
 package org.scholion.server.ledger;
 
 import java.time.Instant;
+import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
@@ -11,7 +12,7 @@ import tools.jackson.databind.JsonNode;
 
 /**
  * The code that proves what was handed in and when: it follows from the answers, the moment and the server's secret, so
- * that nobody makes one up, and an answer that were changed afterwards would be seen.
+ * that nobody makes one up, and an answer that was changed afterwards would be seen.
  */
 @Component
 class Receipts {
@@ -29,17 +30,17 @@ class Receipts {
         new TreeMap<>(answers)
                 .forEach((item, answer) ->
                         said.append('\0').append(item).append('\0').append(Json.write(answer)));
-        String name = veil.name("receipt", said.toString());
-        return (name.substring(0, GROUP) + "-" + name.substring(GROUP, 2 * GROUP) + "-" + name.substring(2 * GROUP))
-                .toUpperCase(java.util.Locale.ROOT);
+        return grouped(veil.name("receipt", said.toString()).toUpperCase(Locale.ROOT));
     }
 
-    /** The code as it is kept, however it was typed. */
+    /** The code as it is kept, however it was typed; empty for what cannot be one. */
     static String plain(String typed) {
-        String letters = typed.toUpperCase(java.util.Locale.ROOT).replaceAll("[^A-Z2-7]", "");
-        return letters.length() == 3 * GROUP
-                ? letters.substring(0, GROUP) + "-" + letters.substring(GROUP, 2 * GROUP) + "-"
-                        + letters.substring(2 * GROUP)
-                : "";
+        String letters = typed.toUpperCase(Locale.ROOT).replaceAll("[^A-Z2-7]", "");
+        return letters.length() == 3 * GROUP ? grouped(letters) : "";
+    }
+
+    private static String grouped(String letters) {
+        return letters.substring(0, GROUP) + "-" + letters.substring(GROUP, 2 * GROUP) + "-"
+                + letters.substring(2 * GROUP);
     }
 }

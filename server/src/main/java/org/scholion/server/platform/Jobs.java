@@ -9,7 +9,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Function;
+import java.util.function.Consumer;
 import java.util.function.IntConsumer;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -101,12 +101,12 @@ public class Jobs {
      * Work that a request does itself while its person waits: they see how far it is, and when it ends nothing is left
      * of that.
      */
-    public <T> T whileAsked(Me me, UUID object, int total, Function<IntConsumer, T> work) {
+    public void whileAsked(Me me, UUID object, int total, Consumer<IntConsumer> work) {
         UUID id = ids.next();
         beside.executeWithoutResult(t -> repository.save(new JobRow(
                 id, me, WHILE_ASKED, object, JsonNodeFactory.instance.objectNode(), total, clock.instant())));
         try {
-            return work.apply(now -> note(id, now, State.RUNNING, null));
+            work.accept(now -> note(id, now, State.RUNNING, null));
         } finally {
             beside.executeWithoutResult(t -> repository.deleteById(id));
         }
@@ -114,9 +114,10 @@ public class Jobs {
 
     /** How far a request of one's own is with an object. */
     public Optional<JobView> asked(Me me, UUID object) {
-        return recent(me).stream()
-                .filter(j -> j.kind().equals(WHILE_ASKED) && j.object().equals(object))
-                .findFirst();
+        // What a request did that was killed has ended with it.
+        return runningOn(WHILE_ASKED, object, SILENT)
+                .filter(j -> j.person.equals(me.id()))
+                .map(JobRow::view);
     }
 
     /** Work of one's own. */
@@ -124,15 +125,13 @@ public class Jobs {
         return repository.findById(id).filter(j -> j.person.equals(me.id())).map(JobRow::view);
     }
 
-    /** One's own work of the last day, the latest first. */
+    /** One's own work of the last day that goes on without oneself, the latest first. */
     public List<JobView> recent(Me me) {
         return repository
                 .findTop20ByPersonAndChangedAtAfterOrderByChangedAtDesc(
                         me.id(), clock.instant().minus(RECENT))
                 .stream()
-                // What a request did that was killed has ended with it.
-                .filter(j -> !j.kind.equals(WHILE_ASKED)
-                        || j.changedAt.isAfter(clock.instant().minus(SILENT)))
+                .filter(j -> !j.kind.equals(WHILE_ASKED))
                 .map(JobRow::view)
                 .toList();
     }
@@ -146,10 +145,12 @@ public class Jobs {
 
     /** Anybody's work of a kind on an object that goes on. */
     public Optional<JobView> runningOn(String kind, UUID object) {
-        return repository
-                .findFirstByKindAndObjectAndStateAndChangedAtAfter(
-                        kind, object, State.RUNNING, clock.instant().minus(RECENT))
-                .map(JobRow::view);
+        return runningOn(kind, object, RECENT).map(JobRow::view);
+    }
+
+    private Optional<JobRow> runningOn(String kind, UUID object, Duration within) {
+        return repository.findFirstByKindAndObjectAndStateAndChangedAtAfter(
+                kind, object, State.RUNNING, clock.instant().minus(within));
     }
 
     void run(UUID id) {
