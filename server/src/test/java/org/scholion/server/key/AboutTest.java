@@ -81,6 +81,10 @@ class AboutTest {
                 i -> says(i == 0 ? one : two, i == 0 ? "twice-1" : "TWICE-1", 0).status());
         assertThat(answers).containsOnlyOnce(200);
         assertThat(answers).allMatch(s -> s == 200 || s == 409 || s == 422);
+        Lesson third = Lesson.written(school, "Third with a code");
+        assertThat(says(third, "Twice-1", 0).isRefused(422).body())
+                .as("in whatever case, in words")
+                .contains("another assessment of your school has this code");
         for (String bad : List.of("a", "has space", "-x", "x".repeat(25))) {
             int revision =
                     one.teacher.get(one.path("/about")).ok().get("revision").intValue();
