@@ -119,6 +119,13 @@ public class Access {
                 "select 1 from SittingRow s join Enrolment e on e.section = s.section"
                         + " where s.id = :id and e.student = :me",
                 Me.Role.STUDENT),
+        /** Learn what became of one's own attempt, also where it was set aside. */
+        SEE_ATTEMPT("select 1 from AnyAttempt where id = :id and student = :me", Me.Role.STUDENT),
+        /** Put an attempt back that was set aside, as its teacher. */
+        PUT_BACK_ATTEMPT(
+                "select 1 from AnyAttempt x join AssessmentRow a on a.id = x.assessment"
+                        + " join CourseTeacher t on t.course = a.course where x.id = :id and t.person = :me",
+                Me.Role.TEACHER),
         /** Answer in one's own attempt. */
         TAKE("select 1 from AttemptRow where id = :id and student = :me", Me.Role.STUDENT),
         /** See a result that was handed back to oneself. */
@@ -196,10 +203,12 @@ public class Access {
     private static final String FILE_OF_PAPER = """
             select 1 from FileUse u join AttemptRow x on x.edition = u.object join SittingRow s on s.id = x.sitting
             where u.school = :school and u.file = :file and x.student = :me
-              and (x.handedInAt is null and x.dueAt >= :justNow
+              and (x.handedInAt is null and (x.dueAt >= :justNow or x.pausedAt is not null)
                    or s.paperAfter = AT_ONCE
                    or s.paperAfter = WHEN_ALL_CLOSED and not exists (
-                     select 1 from SittingRow o where o.assessment = s.assessment and o.closesAt > :now))""";
+                     select 1 from SittingRow o where o.assessment = s.assessment and o.endsAt > :now)
+                     and not exists (select 1 from AttemptRow w where w.assessment = s.assessment
+                       and w.handedInAt is null and (w.dueAt > :now or w.pausedAt is not null)))""";
 
     /** And those of what was handed back to them last. */
     private static final String FILE_OF_RESULT = """

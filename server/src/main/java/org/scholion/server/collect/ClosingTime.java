@@ -66,7 +66,7 @@ class ClosingTime {
     private List<UUID> due() {
         Instant now = clock.instant();
         return entities.createQuery("""
-                        select x.id from AttemptRow x where x.handedInAt is null and x.dueAt < :over
+                        select x.id from AttemptRow x where x.handedInAt is null and x.pausedAt is null and x.dueAt < :over
                           and (x.troubleAt is null or x.troubleAt < :again) order by x.dueAt""", UUID.class)
                 .setParameter("over", now.minus(GRACE))
                 .setParameter("again", now.minus(AGAIN))

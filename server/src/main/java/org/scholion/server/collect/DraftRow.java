@@ -2,6 +2,8 @@ package org.scholion.server.collect;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
@@ -18,6 +20,7 @@ import tools.jackson.databind.JsonNode;
 @Table(name = "draft_answer")
 class DraftRow {
     @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
     Long seq;
 
     @Column(name = "school_id")

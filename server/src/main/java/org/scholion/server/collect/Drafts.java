@@ -12,6 +12,7 @@ import org.hibernate.query.NativeQuery;
 import org.jspecify.annotations.Nullable;
 import org.scholion.formats.json.Json;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
 
@@ -43,21 +44,24 @@ class Drafts {
 
     /**
      * Appends an answer, in one statement that also looks whether it may still be given: the attempt is one's own, not
-     * handed in, its time is not over, and no other window has said something else that this one has not seen. Handing in
-     * waits for it, so that an acknowledged answer is among what is read.
+     * handed in, neither over nor paused, its student has not gone on where there is no way back, and no other window has
+     * said something else that this one has not seen. Handing in waits for it, so that an acknowledged answer is among
+     * what is read.
      *
+     * @param place where the item stands in the student's order
      * @return its place; empty when it was not appended
      */
     @SuppressWarnings("unchecked")
-    Optional<Long> append(UUID attempt, UUID student, Draft draft, String item, Duration grace, Window window) {
+    Optional<Long> append(
+            UUID attempt, UUID student, Draft draft, String item, int place, Duration grace, Window window) {
         return entities
                 .createNativeQuery("""
                         insert into draft_answer (school_id, attempt_id, item, answer, flagged, at, made_in)
                         select x.school_id, x.id, :item, cast(:answer as jsonb), :flagged, :now, cast(:window as text)
                         from attempt x join sitting s on s.id = x.sitting_id
                         where x.id = :attempt and x.student_id = :student and x.handed_in_at is null
-                          and :now <= least(s.closes_at, x.started_at + make_interval(mins => s.minutes))
-                                      + make_interval(secs => :grace)
+                          and x.set_aside_at is null and (s.going_back or x.reached <= :place)
+                          and :now <= least(x.paused_at, x.due_at) + make_interval(secs => :grace)
                           and (cast(:window as text) is null or not exists (
                             select 1 from (
                               select d.seq, d.made_in, d.answer from draft_answer d
@@ -74,12 +78,28 @@ class Drafts {
                 .setParameter("now", draft.at())
                 .setParameter("attempt", attempt)
                 .setParameter("student", student)
+                .setParameter("place", place)
                 .setParameter("grace", (double) grace.toSeconds())
                 .setParameter("window", window.id(), String.class)
                 .setParameter("seen", window.seen())
                 .getResultList()
                 .stream()
                 .findFirst();
+    }
+
+    /** Writes what an attempt said into the one that goes on from it. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    void carry(UUID school, UUID to, Map<String, JsonNode> said, Map<String, Draft> before, Instant now) {
+        said.forEach((item, answer) -> {
+            DraftRow row = new DraftRow();
+            row.school = school;
+            row.attempt = to;
+            row.item = item;
+            row.answer = answer;
+            row.flagged = before.containsKey(item) && before.get(item).flagged();
+            row.at = now;
+            entities.persist(row);
+        });
     }
 
     @Transactional(readOnly = true)

@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
+import org.scholion.server.ledger.AtWork;
 import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;
 import org.springframework.stereotype.Service;
@@ -30,6 +31,8 @@ class Monitor {
     private final Drafts drafts;
     private final Editions editions;
     private final Sittings sittings;
+    private final AtWork atWork;
+    private final TeacherLines lines;
     private final Clock clock;
 
     Monitor(
@@ -38,12 +41,16 @@ class Monitor {
             Drafts drafts,
             Editions editions,
             Sittings sittings,
+            AtWork atWork,
+            TeacherLines lines,
             Clock clock) {
         this.entities = entities;
         this.attempts = attempts;
         this.drafts = drafts;
         this.editions = editions;
         this.sittings = sittings;
+        this.atWork = atWork;
+        this.lines = lines;
         this.clock = clock;
     }
 
@@ -60,6 +67,10 @@ class Monitor {
      * @param cells for each item whether something is said
      * @param at the item that changed last, by place; null when none did
      * @param stuck minutes without a change, when they are many; null otherwise
+     * @param due when the time of this student is over, or would be if they began now; null for what came in otherwise
+     * @param different whether something is different for this student
+     * @param paused whether the teacher has stopped the time
+     * @param leftPage how often the page was left, where that is counted
      */
     record MonitorRow(
             UUID student,
@@ -72,14 +83,27 @@ class Monitor {
             List<Boolean> cells,
             @Nullable Integer at,
             @Nullable Instant lastChange,
-            @Nullable Long stuck) {}
+            @Nullable Long stuck,
+            UUID sitting,
+            @Nullable Instant due,
+            boolean different,
+            boolean paused,
+            int leftPage) {}
 
+    /**
+     * All of it.
+     *
+     * @param now the server's clock, by which the time that is left is counted
+     * @param lines what was said to students and stands, the latest first
+     */
     record MonitorView(
+            Instant now,
             int items,
             int in,
             int working,
             int notStarted,
             List<Sittings.SittingLine> sittings,
+            List<TeacherLines.LineSaid> lines,
             List<MonitorRow> rows) {}
 
     record Enrolled(UUID student, String given, String family, UUID section) {}
@@ -94,11 +118,21 @@ class Monitor {
         attempts.of(assessment, section).forEach(a -> attemptOf.put(new Place(a.student(), a.section()), a));
         Map<UUID, Map<String, JsonNode>> responses = attempts.responses(assessment);
         Map<UUID, Map<String, Drafts.Draft>> working = drafts.working(assessment);
+        Map<UUID, AtWork.Stand> stands = new HashMap<>();
+        atWork.of(assessment).forEach(s -> stands.put(s.attempt(), s));
+        Instant now = clock.instant();
         List<MonitorRow> rows = new ArrayList<>();
         for (Sittings.SittingLine sitting : given) {
+            SittingRow row = sittings.require(sitting.id());
+            Map<UUID, DifferentRow> different = sittings.differentIn(sitting.id());
             for (Enrolled e : enrolled(sitting.section())) {
                 Attempt attempt = attemptOf.get(new Place(e.student(), e.section()));
-                rows.add(row(e, attempt, items, responses, working));
+                AtWork.Stand stand = attempt == null ? null : stands.get(attempt.id());
+                rows.add(row(
+                        e,
+                        attempt,
+                        progress(attempt, items, responses, working),
+                        Own.of(row, different.get(e.student()), stand, now)));
             }
         }
         // Whoever is in two sections is one student: in once handed in anywhere, else at work, else not begun.
@@ -106,7 +140,15 @@ class Monitor {
         rows.forEach(r -> furthest.merge(r.student(), r.stage(), Monitor::further));
         int in = Collections.frequency(furthest.values(), Stage.IN);
         int busy = Collections.frequency(furthest.values(), Stage.WORKING);
-        return new MonitorView(items.size(), in, busy, furthest.size() - in - busy, given, rows);
+        return new MonitorView(
+                now,
+                items.size(),
+                in,
+                busy,
+                furthest.size() - in - busy,
+                given,
+                lines.in(given.stream().map(Sittings.SittingLine::id).toList()),
+                rows);
     }
 
     private record Place(UUID student, UUID section) {}
@@ -132,17 +174,34 @@ class Monitor {
             @Nullable Instant lastChange,
             @Nullable Long stuck) {}
 
-    private MonitorRow row(
-            Enrolled e,
+    /** How the time of one student stands. */
+    private record Own(UUID sitting, @Nullable Instant due, boolean different, boolean paused, int leftPage) {
+        static Own of(SittingRow sitting, @Nullable DifferentRow different, AtWork.@Nullable Stand stand, Instant now) {
+            Instant due = stand == null ? OwnTimes.of(sitting, different).deadline(now) : stand.due();
+            return new Own(
+                    sitting.id,
+                    due,
+                    different != null,
+                    stand != null && stand.pausedAt() != null,
+                    stand == null ? 0 : stand.leftPage());
+        }
+    }
+
+    private Progress progress(
             @Nullable Attempt attempt,
             List<Item> items,
             Map<UUID, Map<String, JsonNode>> responses,
             Map<UUID, Map<String, Drafts.Draft>> working) {
-        Progress p = attempt == null
-                ? new Progress(Stage.NOT_STARTED, items.stream().map(i -> false).toList(), null, null, null)
-                : attempt.isIn()
-                        ? in(attempt, items, responses.getOrDefault(attempt.id(), Map.of()))
-                        : working(attempt, items, working.getOrDefault(attempt.id(), Map.of()));
+        if (attempt == null) {
+            return new Progress(
+                    Stage.NOT_STARTED, items.stream().map(i -> false).toList(), null, null, null);
+        }
+        return attempt.isIn()
+                ? in(attempt, items, responses.getOrDefault(attempt.id(), Map.of()))
+                : working(attempt, items, working.getOrDefault(attempt.id(), Map.of()));
+    }
+
+    private static MonitorRow row(Enrolled e, @Nullable Attempt attempt, Progress p, Own own) {
         return new MonitorRow(
                 e.student(),
                 e.given(),
@@ -154,7 +213,12 @@ class Monitor {
                 p.cells(),
                 p.at(),
                 p.lastChange(),
-                p.stuck());
+                own.paused() ? null : p.stuck(),
+                own.sitting(),
+                own.due(),
+                own.different(),
+                own.paused(),
+                own.leftPage());
     }
 
     private static Progress in(Attempt attempt, List<Item> items, Map<String, JsonNode> said) {
@@ -179,7 +243,7 @@ class Monitor {
         return new Progress(Stage.WORKING, cells, at, last, stuck);
     }
 
-    private static boolean isSaid(@Nullable JsonNode answer) {
+    static boolean isSaid(@Nullable JsonNode answer) {
         return answer != null
                 && !answer.isNull()
                 && (answer.isString() ? !answer.stringValue().isBlank() : !answer.isEmpty());

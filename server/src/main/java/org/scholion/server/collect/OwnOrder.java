@@ -3,6 +3,7 @@ package org.scholion.server.collect;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
+import java.util.UUID;
 import org.scholion.core.draw.Chance;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.Item;
@@ -11,9 +12,15 @@ import org.scholion.core.item.OrderItem;
 import org.scholion.core.item.PairsItem;
 import org.scholion.formats.assessment.AssessmentFile;
 import org.scholion.formats.assessment.PaperOrder;
+import org.scholion.server.key.Edition;
 
 /** In which order one student gets the items, their options, steps and what is matched. The same seed, the same order. */
 record OwnOrder(AssessmentFile file, long seed, Set<String> leftOut) {
+
+    /** @param order the attempt whose order it is: its own, or of the one that it goes on from */
+    static OwnOrder of(Edition edition, UUID order, Set<String> leftOut) {
+        return new OwnOrder(edition.file(), order.getLeastSignificantBits(), leftOut);
+    }
 
     List<Item> items() {
         return PaperOrder.shuffled(file, Chance.of(seed), file.layout().shuffleItems()).stream()

@@ -1,17 +1,17 @@
 package org.scholion.server.collect;
 
 import jakarta.persistence.Column;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
-/** An assessment given to a section: when it opens and closes, and how long one may take. */
+/** An assessment given to a section: when it opens and closes, how long one may take, and how it is taken. */
 @Entity
 @Table(name = "sitting")
 class SittingRow {
@@ -51,16 +51,18 @@ class SittingRow {
     @Nullable
     UUID broughtIn;
 
+    /** Until when it may be handed in late; null for not at all. */
+    @Column(name = "late_until")
+    @Nullable
+    Instant lateUntil;
+
+    /** When the time of the last student is over, with everything that is different for some. */
+    @Column(name = "ends_at")
+    Instant endsAt;
+
+    @Embedded
+    SittingSettings settings;
+
     @SuppressWarnings("NullAway.Init")
     SittingRow() {}
-
-    boolean isOpen(Instant now) {
-        return !now.isBefore(opensAt) && now.isBefore(closesAt);
-    }
-
-    /** Until when an attempt that began then may go on. */
-    Instant deadline(Instant startedAt) {
-        Instant own = minutes == null ? closesAt : startedAt.plus(Duration.ofMinutes(minutes));
-        return own.isBefore(closesAt) ? own : closesAt;
-    }
 }

@@ -5,7 +5,9 @@ import jakarta.persistence.LockModeType;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -16,6 +18,7 @@ import org.scholion.server.access.Access;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
+import org.scholion.server.ledger.AtWork;
 import org.scholion.server.ledger.Attempts;
 import org.scholion.server.platform.Events;
 import org.scholion.server.platform.Ids;
@@ -36,6 +39,7 @@ public class Sittings {
     private final Events events;
     private final EntityManager entities;
     private final Attempts attempts;
+    private final AtWork atWork;
     private final Ids ids;
     private final Clock clock;
 
@@ -47,6 +51,7 @@ public class Sittings {
             Events events,
             EntityManager entities,
             Attempts attempts,
+            AtWork atWork,
             Ids ids,
             Clock clock) {
         this.repository = repository;
@@ -56,6 +61,7 @@ public class Sittings {
         this.events = events;
         this.entities = entities;
         this.attempts = attempts;
+        this.atWork = atWork;
         this.ids = ids;
         this.clock = clock;
     }
@@ -65,24 +71,37 @@ public class Sittings {
 
         List<SittingRow> findByAssessment(UUID assessment);
 
-        boolean existsByAssessmentAndClosesAtAfter(UUID assessment, Instant moment);
+        boolean existsByAssessmentAndEndsAtAfter(UUID assessment, Instant moment);
     }
 
-    /** When and to whom an assessment is given. */
+    /**
+     * When and to whom an assessment is given, and how it is taken.
+     *
+     * @param lateUntil until when it may be handed in late; null for not at all
+     * @param settings null for the usual ones
+     */
     public record GiveOut(
             UUID section,
             Instant opens,
             Instant closes,
             @Nullable Integer minutes,
-            @Nullable PaperAfter paperAfter) {
+            @Nullable PaperAfter paperAfter,
+            @Nullable Instant lateUntil,
+            @Nullable SittingSettings settings) {
         public GiveOut(UUID section, Instant opens, Instant closes, @Nullable Integer minutes) {
-            this(section, opens, closes, minutes, null);
+            this(section, opens, closes, minutes, null, null, null);
         }
     }
 
-    /** @param minutes from beginning to end for each student; null for none */
+    /**
+     * @param minutes from beginning to end for each student; null for none
+     * @param lateUntil until when it may be handed in late; null for not at all
+     */
     public record Times(
-            Instant opens, Instant closes, @Nullable Integer minutes) {}
+            Instant opens,
+            Instant closes,
+            @Nullable Integer minutes,
+            @Nullable Instant lateUntil) {}
 
     public record SittingLine(
             UUID id,
@@ -90,14 +109,16 @@ public class Sittings {
             Instant opens,
             Instant closes,
             @Nullable Integer minutes,
-            PaperAfter paperAfter) {}
+            PaperAfter paperAfter,
+            @Nullable Instant lateUntil,
+            SittingSettings settings) {}
 
     /** Gives out: freezes the first edition when there is none, and opens a sitting for the section. */
     @Transactional
     public UUID giveOut(Me me, UUID assessment, GiveOut wanted) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         requireSection(assessment, wanted.section());
-        requireTimes(wanted.opens(), wanted.closes(), wanted.minutes());
+        requireTimes(new Times(wanted.opens(), wanted.closes(), wanted.minutes(), wanted.lateUntil()));
         if (repository.findByAssessmentAndSection(assessment, wanted.section()).isPresent()) {
             throw Refused.conflict(
                     "given-already", "This section already has it. You can change its times in Collect.");
@@ -121,7 +142,7 @@ public class Sittings {
     /** The sittings that were made for a file go with it, where nobody else is in them. */
     void endOf(UUID assessment, UUID file) {
         entities.createQuery("delete from SittingRow s where s.broughtIn = :file"
-                        + " and not exists (select 1 from AttemptRow a where a.sitting = s.id)")
+                        + " and not exists (select 1 from AnyAttempt a where a.sitting = s.id)")
                 .setParameter("file", file)
                 .executeUpdate();
         withdrawEdition(assessment);
@@ -144,6 +165,11 @@ public class Sittings {
         row.closesAt = wanted.closes();
         row.minutes = wanted.minutes();
         row.paperAfter = Objects.requireNonNullElse(wanted.paperAfter(), PaperAfter.WHEN_ALL_CLOSED);
+        row.lateUntil = wanted.lateUntil();
+        row.endsAt = OwnTimes.of(row, null).ends();
+        row.settings = wanted.settings() == null
+                ? SittingSettings.USUAL
+                : wanted.settings().checked();
         row.broughtIn = file;
         row.madeBy = me.id();
         row.madeAt = clock.instant();
@@ -187,12 +213,25 @@ public class Sittings {
         }
     }
 
+    /** Goes on only if this student is of the section that has it. */
+    void requireStudent(SittingRow sitting, UUID student) {
+        boolean there = entities.createQuery(
+                        "select exists (select 1 from Enrolment e where e.section = :section and e.student = :student)",
+                        Boolean.class)
+                .setParameter("section", sitting.section)
+                .setParameter("student", student)
+                .getSingleResult();
+        if (!there) {
+            throw Refused.invalid("student", "this student is not of the section that has it");
+        }
+    }
+
     /** Other times for a sitting; who is at work meanwhile has the new ones at once. */
     @Transactional
     public SittingLine setTimes(Me me, UUID sitting, Times wanted) {
         access.require(me, Access.Action.WORK_ON_SITTING, sitting);
-        requireTimes(wanted.opens(), wanted.closes(), wanted.minutes());
-        SittingRow row = repository.findById(sitting).orElseThrow(Refused::notFound);
+        requireTimes(wanted);
+        SittingRow row = held(sitting);
         Instant now = clock.instant();
         if (wanted.opens().isAfter(now) && attempts.isBegun(sitting)) {
             throw Refused.conflict(
@@ -201,10 +240,8 @@ public class Sittings {
         row.opensAt = wanted.opens();
         row.closesAt = wanted.closes();
         row.minutes = wanted.minutes();
-        repository.flush();
-        attempts.dueAt(row.id, row.closesAt, row.minutes);
-        events.say("assessment:" + row.assessment);
-        return line(row);
+        row.lateUntil = wanted.lateUntil();
+        return retimed(row);
     }
 
     /** Takes a giving out back, until somebody begins: the sitting is no more. */
@@ -212,10 +249,7 @@ public class Sittings {
     public void withdraw(Me me, UUID sitting) {
         access.require(me, Access.Action.WORK_ON_SITTING, sitting);
         // Who begins meanwhile waits here, and finds nothing to begin.
-        SittingRow row = entities.find(SittingRow.class, sitting, LockModeType.PESSIMISTIC_WRITE);
-        if (row == null) {
-            throw Refused.notFound();
-        }
+        SittingRow row = held(sitting);
         if (attempts.isBegun(sitting)) {
             throw Refused.conflict(
                     "begun", "A student has begun already, so this cannot be withdrawn. Close it instead.");
@@ -226,11 +260,16 @@ public class Sittings {
         events.say("assessment:" + row.assessment);
     }
 
-    private static void requireTimes(Instant opens, Instant closes, @Nullable Integer minutes) {
-        if (!opens.isBefore(closes)) {
+    private static void requireTimes(Times wanted) {
+        if (!wanted.opens().isBefore(wanted.closes())) {
             throw Refused.invalid(
                     "closes", "The closing time is before the opening time. Choose a later closing time.");
         }
+        if (wanted.lateUntil() != null && !wanted.lateUntil().isAfter(wanted.closes())) {
+            throw Refused.invalid(
+                    "lateUntil", "Handing in late has to end after the closing time. Leave it empty for none.");
+        }
+        Integer minutes = wanted.minutes();
         if (minutes != null && (minutes < 1 || minutes > 1_440)) {
             throw Refused.invalid("minutes", "A time limit is from 1 to 1,440 minutes. Leave it empty for none.");
         }
@@ -244,17 +283,75 @@ public class Sittings {
             throw Refused.invalid("minutes", "add from 1 to 1440 minutes");
         }
         // One after the other: six times five minutes at once are thirty.
+        SittingRow row = held(sitting);
+        Instant now = clock.instant();
+        row.closesAt = (row.closesAt.isBefore(now) ? now : row.closesAt).plus(Duration.ofMinutes(minutes));
+        row.minutes = row.minutes == null ? null : row.minutes + minutes;
+        return retimed(row);
+    }
+
+    /** Another way of taking it; whoever works has it with the next question. */
+    @Transactional
+    public SittingLine setSettings(Me me, UUID sitting, SittingSettings wanted) {
+        access.require(me, Access.Action.WORK_ON_SITTING, sitting);
+        SittingRow row = held(sitting);
+        row.settings = wanted.checked();
+        repository.flush();
+        events.say("assessment:" + row.assessment);
+        return line(row);
+    }
+
+    @Transactional(readOnly = true)
+    boolean isBegun(UUID sitting) {
+        return attempts.isBegun(sitting);
+    }
+
+    /** The sitting, which nobody else changes until the transaction ends. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    SittingRow held(UUID sitting) {
         SittingRow row = entities.find(SittingRow.class, sitting, LockModeType.PESSIMISTIC_WRITE);
         if (row == null) {
             throw Refused.notFound();
         }
-        Instant now = clock.instant();
-        row.closesAt = (row.closesAt.isBefore(now) ? now : row.closesAt).plus(Duration.ofMinutes(minutes));
-        row.minutes = row.minutes == null ? null : row.minutes + minutes;
+        return row;
+    }
+
+    /** After a change of its times, or of what is different for some: everybody at work has their own end from now on. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    SittingLine retimed(SittingRow row) {
         repository.flush();
-        attempts.dueAt(row.id, row.closesAt, row.minutes);
+        Map<UUID, DifferentRow> different = differentIn(row.id);
+        Instant ends = OwnTimes.of(row, null).ends();
+        for (DifferentRow one : different.values()) {
+            Instant own = OwnTimes.of(row, one).ends();
+            ends = own.isAfter(ends) ? own : ends;
+        }
+        row.endsAt = ends;
+        Map<UUID, Instant> due = new LinkedHashMap<>();
+        for (AtWork.Stand at : atWork.in(row.id)) {
+            OwnTimes own = OwnTimes.of(row, different.get(at.student()));
+            due.put(at.attempt(), at.dueAfter(own.deadline(at.startedAt())));
+        }
+        atWork.setDue(due);
         events.say("assessment:" + row.assessment);
         return line(row);
+    }
+
+    /** What is different for some in a sitting, by student. */
+    @Transactional(readOnly = true)
+    Map<UUID, DifferentRow> differentIn(UUID sitting) {
+        Map<UUID, DifferentRow> all = new LinkedHashMap<>();
+        entities.createQuery("from DifferentRow d where d.sitting = :sitting", DifferentRow.class)
+                .setParameter("sitting", sitting)
+                .getResultList()
+                .forEach(d -> all.put(d.student, d));
+        return all;
+    }
+
+    /** A sitting's times as one student has them. */
+    @Transactional(readOnly = true)
+    OwnTimes timesOf(SittingRow sitting, UUID student) {
+        return OwnTimes.of(sitting, entities.find(DifferentRow.class, new DifferentRow.Key(sitting.id, student)));
     }
 
     /** Says when students who have handed in may see the questions again. */
@@ -273,7 +370,9 @@ public class Sittings {
         return switch (sitting.paperAfter) {
             case AT_ONCE -> true;
             case NEVER -> false;
-            case WHEN_ALL_CLOSED -> !repository.existsByAssessmentAndClosesAtAfter(sitting.assessment, now);
+            case WHEN_ALL_CLOSED ->
+                !repository.existsByAssessmentAndEndsAtAfter(sitting.assessment, now)
+                        && !atWork.isAny(sitting.assessment, now);
         };
     }
 
@@ -299,7 +398,15 @@ public class Sittings {
         return row;
     }
 
-    private static SittingLine line(SittingRow row) {
-        return new SittingLine(row.id, row.section, row.opensAt, row.closesAt, row.minutes, row.paperAfter);
+    static SittingLine line(SittingRow row) {
+        return new SittingLine(
+                row.id,
+                row.section,
+                row.opensAt,
+                row.closesAt,
+                row.minutes,
+                row.paperAfter,
+                row.lateUntil,
+                row.settings);
     }
 }

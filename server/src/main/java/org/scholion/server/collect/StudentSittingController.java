@@ -3,6 +3,7 @@ package org.scholion.server.collect;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
+import org.jspecify.annotations.Nullable;
 import org.scholion.server.platform.Me;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -30,14 +31,22 @@ class StudentSittingController {
 
     record Begun(UUID attempt) {}
 
+    /** @param code as it stands on the board, where one is asked for */
+    record BeginningCode(@Nullable String code) {}
+
+    record Reached(String item) {}
+
     @GetMapping("/todo")
     List<ToDo.ToDoLine> todo(@AuthenticationPrincipal Me me) {
         return toDo.of(me);
     }
 
     @PostMapping("/sittings/{sitting}/attempt")
-    Begun begin(@AuthenticationPrincipal Me me, @PathVariable UUID sitting) {
-        return new Begun(taking.begin(me, sitting));
+    Begun begin(
+            @AuthenticationPrincipal Me me,
+            @PathVariable UUID sitting,
+            @RequestBody(required = false) @Nullable BeginningCode how) {
+        return new Begun(taking.begin(me, sitting, how == null ? null : how.code()));
     }
 
     @GetMapping("/attempts/{attempt}")
@@ -57,6 +66,20 @@ class StudentSittingController {
             @PathVariable String item,
             @RequestBody Taking.AnswerChange change) {
         return taking.answer(me, attempt, item, change);
+    }
+
+    /** Goes on to a question, where there is no way back. */
+    @PostMapping("/attempts/{attempt}/reached")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void reach(@AuthenticationPrincipal Me me, @PathVariable UUID attempt, @RequestBody Reached reached) {
+        taking.reach(me, attempt, reached.item());
+    }
+
+    /** The page was left, which is counted where the sitting says so. */
+    @PostMapping("/attempts/{attempt}/left")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void leave(@AuthenticationPrincipal Me me, @PathVariable UUID attempt) {
+        taking.leave(me, attempt);
     }
 
     @PostMapping("/attempts/{attempt}/hand-in")

@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -17,6 +18,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
+import org.scholion.core.number.Fraction;
 import org.scholion.core.total.Part;
 import org.scholion.formats.assessment.AnswerJson;
 import org.scholion.formats.assessment.Layout;
@@ -26,11 +28,13 @@ import org.scholion.server.access.Access;
 import org.scholion.server.key.Drawn;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
+import org.scholion.server.ledger.AtWork;
 import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;
 import org.scholion.server.ledger.LateAnswers;
 import org.scholion.server.ledger.ReceiptCheck;
 import org.scholion.server.ledger.Scoring;
+import org.scholion.server.ledger.SettingAside;
 import org.scholion.server.person.Schools;
 import org.scholion.server.platform.Events;
 import org.scholion.server.platform.JsonColumn;
@@ -48,6 +52,7 @@ public class Taking {
     /** What was typed in the last second may arrive a little after the deadline. */
     private static final Duration GRACE = Duration.ofSeconds(20);
 
+    private static final long SECONDS_OF_A_DAY = 86_400;
     private static final int LONGEST_WINDOW = 60;
     private static final DateTimeFormatter TOLD = DateTimeFormatter.ofPattern("EEEE d MMMM 'at' HH:mm", Locale.UK);
 
@@ -62,6 +67,10 @@ public class Taking {
     private final Veil veil;
     private final LateAnswers late;
     private final Schools schools;
+    private final AtWork atWork;
+    private final SettingAside settingAside;
+    private final TeacherLines lines;
+    private final BoardCodes codes;
     private final Clock clock;
     private final Cache<UUID, Known> known =
             Caffeine.newBuilder().maximumSize(20_000).build();
@@ -78,6 +87,10 @@ public class Taking {
             Veil veil,
             LateAnswers late,
             Schools schools,
+            AtWork atWork,
+            SettingAside settingAside,
+            TeacherLines lines,
+            BoardCodes codes,
             Clock clock) {
         this.sittings = sittings;
         this.attempts = attempts;
@@ -90,6 +103,10 @@ public class Taking {
         this.veil = veil;
         this.late = late;
         this.schools = schools;
+        this.atWork = atWork;
+        this.settingAside = settingAside;
+        this.lines = lines;
+        this.codes = codes;
         this.clock = clock;
     }
 
@@ -145,6 +162,7 @@ public class Taking {
      * @param open whether the questions may be seen now; they are left out where not
      * @param now the server's clock, which alone counts
      * @param receipt the code that proves what was handed in and when
+     * @param rules how the sitting is taken by this student
      */
     public record Paper(
             UUID attempt,
@@ -159,25 +177,47 @@ public class Taking {
             List<String> flagged,
             Map<String, Long> places,
             Instant now,
-            @Nullable String receipt) {}
+            @Nullable String receipt,
+            OwnRules rules) {}
 
     /**
-     * How the time of an attempt stands.
+     * How the time of an attempt stands, and what its teacher has said meanwhile.
      *
      * @param now the server's clock, which alone counts
+     * @param aside the teacher has set it aside; {@code goesOnIn} is the attempt in which its student goes on, if any
      */
-    public record TimeOf(Instant now, Instant deadline, boolean handedIn) {}
+    public record TimeOf(
+            Instant now,
+            Instant deadline,
+            boolean handedIn,
+            boolean paused,
+            boolean aside,
+            @Nullable UUID goesOnIn,
+            List<TeacherLines.LineTold> lines) {}
 
     /** Asked again and again while a student works: more time arrives by it. */
     @Transactional(readOnly = true)
     public TimeOf time(Me me, UUID attemptId) {
-        Attempt attempt = own(me, attemptId);
-        Instant deadline = sittings.require(attempt.sitting()).deadline(attempt.startedAt());
-        return new TimeOf(clock.instant(), deadline, attempt.isIn());
+        access.require(me, Access.Action.SEE_ATTEMPT, attemptId);
+        Instant now = clock.instant();
+        AtWork.Stand stand = atWork.find(attemptId).orElse(null);
+        if (stand == null) {
+            UUID next = settingAside.fate(attemptId).goesOnIn();
+            return new TimeOf(now, now, false, false, true, next, List.of());
+        }
+        return new TimeOf(
+                now,
+                stand.end(),
+                stand.handedInAt() != null,
+                stand.pausedAt() != null,
+                false,
+                null,
+                lines.to(stand.sitting(), stand.student(), stand.startedAt()));
     }
 
+    /** @param code what was typed from the board, where the sitting asks for one */
     @Transactional
-    public UUID begin(Me me, UUID sittingId) {
+    public UUID begin(Me me, UUID sittingId, @Nullable String code) {
         access.require(me, Access.Action.SIT, sittingId);
         UUID existing = attempts.find(sittingId, me.id()).orElse(null);
         if (existing != null) {
@@ -191,13 +231,15 @@ public class Taking {
             return before;
         }
         Instant now = clock.instant();
-        if (!sitting.isOpen(now)) {
+        OwnTimes times = sittings.timesOf(sitting, me.id());
+        if (!times.isOpen(now)) {
             throw Refused.conflict(
                     "not-open",
-                    now.isBefore(sitting.opensAt)
-                            ? "This is not open yet. It opens on " + told(me, sitting.opensAt) + "."
+                    now.isBefore(times.opens())
+                            ? "This is not open yet. It opens on " + told(me, times.opens()) + "."
                             : "This is closed. If you still need to hand in, ask your teacher.");
         }
+        codes.require(me, sitting, code);
         Edition edition = editions.require(sitting.assessment);
         UUID attempt = attempts.begin(
                 new Attempts.Beginning(
@@ -208,7 +250,7 @@ public class Taking {
                         me.id(),
                         editions.idOf(sitting.assessment, edition.number()),
                         Attempt.Way.SCREEN,
-                        sitting.deadline(now),
+                        times.deadline(now),
                         null),
                 id -> Drawn.leftOut(edition, id),
                 now);
@@ -222,9 +264,11 @@ public class Taking {
         // The student sees the edition they began with, whatever was corrected since.
         Edition edition = editions.numbered(attempt.assessment(), attempt.edition());
         SittingRow sitting = sittings.require(attempt.sitting());
-        Instant deadline = sitting.deadline(attempt.startedAt());
+        AtWork.Stand stand = atWork.require(attemptId);
+        Instant deadline = stand.end();
         Instant now = clock.instant();
-        boolean over = attempt.isIn() || now.isAfter(deadline.plus(GRACE));
+        boolean over = attempt.isIn() || stand.pausedAt() == null && now.isAfter(deadline.plus(GRACE));
+        OwnRules rules = OwnRules.of(sitting, sittings.timesOf(sitting, me.id()), stand);
         String title = edition.assessment().title();
         return over && !sittings.isOpenAgain(sitting, now)
                 ? new Paper(
@@ -240,12 +284,13 @@ public class Taking {
                         List.of(),
                         Map.of(),
                         now,
-                        receipts.of(attemptId).orElse(null))
-                : open(attempt, edition, deadline);
+                        receipts.of(attemptId).orElse(null),
+                        rules)
+                : open(attempt, edition, stand, rules);
     }
 
-    private Paper open(Attempt attempt, Edition edition, Instant deadline) {
-        OwnIds ids = new OwnIds(veil, attempt.id());
+    private Paper open(Attempt attempt, Edition edition, AtWork.Stand stand, OwnRules rules) {
+        OwnIds ids = new OwnIds(veil, stand.order());
         Map<String, Object> answers = new LinkedHashMap<>();
         List<String> flagged = new ArrayList<>();
         Map<String, Long> places = new LinkedHashMap<>();
@@ -261,16 +306,13 @@ public class Taking {
         return new Paper(
                 attempt.id(),
                 edition.assessment().title(),
-                deadline,
+                stand.end(),
                 attempt.isIn(),
                 true,
                 edition.assessment().parts().stream()
                         .map(p -> PaperPart.of(p, edition.file().layout()))
                         .toList(),
-                PaperItem.of(
-                        edition.file(),
-                        new OwnOrder(edition.file(), attempt.id().getLeastSignificantBits(), attempt.leftOut()),
-                        ids),
+                PaperItem.of(edition.file(), OwnOrder.of(edition, stand.order(), attempt.leftOut()), ids),
                 edition.file().layout().questions().stream()
                         .map(q -> new PaperSheet(q.file(), q.name(), q.type()))
                         .toList(),
@@ -278,11 +320,13 @@ public class Taking {
                 flagged,
                 places,
                 clock.instant(),
-                attempt.isIn() ? receipts.of(attempt.id()).orElse(null) : null);
+                attempt.isIn() ? receipts.of(attempt.id()).orElse(null) : null,
+                rules);
     }
 
     /** What of an attempt never changes, so that saving an answer is one statement. */
-    private record Known(UUID student, UUID assessment, Edition edition, Set<String> leftOut) {
+    private record Known(
+            UUID student, UUID assessment, Edition edition, Set<String> leftOut, UUID order, List<String> items) {
         Item item(String id) {
             return edition.assessment()
                     .item(id)
@@ -294,11 +338,17 @@ public class Taking {
     private Known known(UUID attemptId) {
         return known.get(attemptId, id -> {
             Attempt attempt = attempts.require(id);
+            Edition edition = editions.numbered(attempt.assessment(), attempt.edition());
+            UUID order = atWork.require(id).order();
             return new Known(
                     attempt.student(),
                     attempt.assessment(),
-                    editions.numbered(attempt.assessment(), attempt.edition()),
-                    attempt.leftOut());
+                    edition,
+                    attempt.leftOut(),
+                    order,
+                    OwnOrder.of(edition, order, attempt.leftOut()).items().stream()
+                            .map(Item::id)
+                            .toList());
         });
     }
 
@@ -310,13 +360,19 @@ public class Taking {
     public SavedAnswer answer(Me me, UUID attemptId, String itemId, AnswerChange change) {
         Known known = known(attemptId);
         access.requireOwn(me, known.student());
-        JsonNode kept = kept(attemptId, known.item(itemId), change.answer());
+        JsonNode kept = kept(known.order(), known.item(itemId), change.answer());
         Instant now = clock.instant();
         Optional<Long> place = drafts.append(
-                attemptId, me.id(), new Drafts.Draft(kept, change.flagged(), now, 0), itemId, GRACE, window(change));
+                attemptId,
+                me.id(),
+                new Drafts.Draft(kept, change.flagged(), now, 0),
+                itemId,
+                known.items().indexOf(itemId),
+                GRACE,
+                window(change));
         if (place.isEmpty()) {
             int secondsAgo = change.secondsAgo() == null ? 0 : Math.max(0, change.secondsAgo());
-            return notNow(attempts.require(attemptId), known.item(itemId), kept, now.minusSeconds(secondsAgo), now);
+            return notNow(me, attemptId, known, itemId, new Written(kept, now.minusSeconds(secondsAgo), now));
         }
         events.saySoon("assessment:" + known.assessment());
         return new SavedAnswer(now, false, place.get());
@@ -330,18 +386,37 @@ public class Taking {
                         change.seen() == null ? 0 : change.seen());
     }
 
-    /** The time is over, or another window of the student's has said something else. */
-    private SavedAnswer notNow(Attempt attempt, Item item, JsonNode answer, Instant writtenAt, Instant now) {
-        Instant end = sittings.require(attempt.sitting()).deadline(attempt.startedAt());
-        if (attempt.isIn() || now.isAfter(end.plus(GRACE))) {
-            return late(attempt, item.id(), answer, writtenAt, end, now);
+    /** An answer, when it was written, and when it came. */
+    private record Written(JsonNode answer, Instant at, Instant now) {}
+
+    /** The time is over or stands, there is no way back, or another window of the student's has said something else. */
+    private SavedAnswer notNow(Me me, UUID id, Known known, String itemId, Written written) {
+        if (atWork.find(id).isEmpty()) {
+            access.require(me, Access.Action.SEE_ATTEMPT, id);
+            throw Refused.conflict(
+                    "set-aside", "Your teacher has set this attempt aside. What you wrote is kept. Go back to To do.");
         }
+        Attempt attempt = attempts.require(id);
+        AtWork.Stand stand = atWork.require(id);
+        Instant end = stand.end();
+        if (attempt.isIn() || stand.pausedAt() == null && written.now().isAfter(end.plus(GRACE))) {
+            return late(attempt, itemId, written.answer(), written.at(), end, written.now());
+        }
+        if (stand.pausedAt() != null) {
+            throw Refused.conflict("paused", "Your teacher has paused this. Your answer is sent when it goes on.");
+        }
+        if (stand.reached() > known.items().indexOf(itemId)
+                && !sittings.require(attempt.sitting()).settings.goingBack()) {
+            throw Refused.conflict(
+                    "no-way-back", "You have gone on from this question, so its answer stays as it was saved.");
+        }
+        Item item = known.item(itemId);
         Drafts.Draft theirs =
-                Optional.ofNullable(drafts.of(attempt.id()).get(item.id())).orElseThrow(Refused::notFound);
+                Optional.ofNullable(drafts.of(attempt.id()).get(itemId)).orElseThrow(Refused::notFound);
         throw Refused.overtaken(
                 "You answered this in another window meanwhile. Both are kept; choose which one counts.",
                 new OtherWindow(
-                        JsonColumn.plain(new OwnIds(veil, attempt.id()).shown(item, theirs.answer())),
+                        JsonColumn.plain(new OwnIds(veil, known.order()).shown(item, theirs.answer())),
                         theirs.flagged(),
                         theirs.at(),
                         theirs.place()));
@@ -366,32 +441,83 @@ public class Taking {
     }
 
     /** What was said, in the form of the answer's kind and under the ids of the key; nothing else of it is kept. */
-    private JsonNode kept(UUID attempt, Item item, @Nullable Object answer) {
+    private JsonNode kept(UUID order, Item item, @Nullable Object answer) {
         JsonNode said = answer == null ? JsonColumn.node("") : JsonColumn.node(answer);
         boolean takenBack = said.isString() && said.stringValue().isEmpty();
-        return takenBack
-                ? said
-                : AnswerJson.write(StudentAnswer.read(item, new OwnIds(veil, attempt).kept(item, said)));
+        return takenBack ? said : AnswerJson.write(StudentAnswer.read(item, new OwnIds(veil, order).kept(item, said)));
+    }
+
+    /** A student goes on to a question, where there is no way back from it. */
+    public void reach(Me me, UUID attemptId, String itemId) {
+        Attempt attempt = own(me, attemptId);
+        Known known = known(attemptId);
+        known.item(itemId);
+        SittingSettings settings = sittings.require(attempt.sitting()).settings;
+        if (settings.goingBack()) {
+            return;
+        }
+        int place = known.items().indexOf(itemId);
+        if (settings.mustAnswer()) {
+            requireAnswers(known, attemptId, place);
+        }
+        atWork.reach(attemptId, place);
+        events.saySoon("assessment:" + attempt.assessment());
+    }
+
+    /** A student has left the page; counted where the sitting says so. */
+    public void leave(Me me, UUID attemptId) {
+        Attempt attempt = own(me, attemptId);
+        if (sittings.require(attempt.sitting()).settings.leavingCounted()) {
+            atWork.leave(attemptId);
+            events.saySoon("assessment:" + attempt.assessment());
+        }
     }
 
     public void handIn(Me me, UUID attemptId) {
-        take(own(me, attemptId));
+        Attempt attempt = own(me, attemptId);
+        if (sittings.require(attempt.sitting()).settings.mustAnswer()) {
+            Known known = known(attemptId);
+            requireAnswers(known, attemptId, known.items().size());
+        }
+        take(attempt, false);
     }
 
-    /** Hands in for a student whose time is over. */
+    /** Every question before that place has an answer. */
+    private void requireAnswers(Known known, UUID attempt, int place) {
+        Map<String, Drafts.Draft> said = drafts.of(attempt);
+        long open = known.items().subList(0, place).stream()
+                .filter(i -> known.edition().items().stream().anyMatch(e -> e.id().equals(i)))
+                .filter(i -> isBlank(said.get(i)))
+                .count();
+        if (open > 0) {
+            throw Refused.conflict(
+                    "unanswered",
+                    open == 1
+                            ? "One question still needs an answer. Nothing was handed in."
+                            : open + " questions still need an answer. Nothing was handed in.");
+        }
+    }
+
+    private static boolean isBlank(Drafts.@Nullable Draft draft) {
+        return draft == null || !Monitor.isSaid(draft.answer());
+    }
+
+    /** Hands in for a student, whose time may go on: what is there counts. */
     public void takeIn(Me me, UUID attemptId) {
         access.require(me, Access.Action.WORK_ON_ATTEMPT, attemptId);
-        Attempt attempt = attempts.require(attemptId);
-        Instant deadline = sittings.require(attempt.sitting()).deadline(attempt.startedAt());
-        if (clock.instant().isBefore(deadline.plus(GRACE))) {
-            throw Refused.conflict("not-over", attempt.name() + " still has time. It can be taken in afterwards.");
-        }
-        take(attempt);
+        take(attempts.require(attemptId), true);
     }
 
-    /** Hands in what an attempt has so far: by its student, or by the clock. */
+    /** Hands in what an attempt has so far, by the clock. */
     void take(Attempt attempt) {
-        scoring.handIn(attempt, () -> {
+        take(attempt, true);
+    }
+
+    /**
+     * @param byOthers by the clock or a teacher: it is as late as its last change; by its student as late as handing in
+     */
+    private void take(Attempt attempt, boolean byOthers) {
+        scoring.handIn(attempt, now -> daysLate(attempt, byOthers ? lastChange(attempt) : now), () -> {
             Map<String, JsonNode> answers = new LinkedHashMap<>();
             drafts.of(attempt.id()).forEach((item, draft) -> {
                 if (!(draft.answer().isString() && draft.answer().stringValue().isEmpty())) {
@@ -400,6 +526,24 @@ public class Taking {
             });
             return answers;
         });
+    }
+
+    private Instant lastChange(Attempt attempt) {
+        return drafts.of(attempt.id()).values().stream()
+                .map(Drafts.Draft::at)
+                .max(Comparator.naturalOrder())
+                .orElse(attempt.startedAt());
+    }
+
+    /** How late that is, in days, where the sitting takes late work at all; what a teacher gave more is not late. */
+    private Fraction daysLate(Attempt attempt, Instant at) {
+        SittingRow sitting = sittings.require(attempt.sitting());
+        if (sitting.lateUntil == null) {
+            return Fraction.ZERO;
+        }
+        Instant closes = sittings.timesOf(sitting, attempt.student()).closes();
+        Instant due = atWork.require(attempt.id()).dueAfter(closes).plus(GRACE);
+        return at.isAfter(due) ? Fraction.of(Duration.between(due, at).toSeconds(), SECONDS_OF_A_DAY) : Fraction.ZERO;
     }
 
     private Attempt own(Me me, UUID attempt) {

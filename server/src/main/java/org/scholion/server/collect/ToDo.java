@@ -30,6 +30,15 @@ class ToDo {
         MISSED
     }
 
+    /**
+     * Something to do.
+     *
+     * @param opens when it opens and {@code closes} when it closes for this student
+     * @param lateUntil until when it is taken late; null for not at all
+     * @param minutes how long this student has; null for no limit
+     * @param asksCode whether a code has to be typed to begin
+     * @param rules what is to be known before beginning
+     */
     record ToDoLine(
             UUID sitting,
             @Nullable UUID attempt,
@@ -37,51 +46,73 @@ class ToDo {
             String course,
             Instant opens,
             Instant closes,
+            @Nullable Instant lateUntil,
             @Nullable Integer minutes,
-            Stage stage) {}
+            Stage stage,
+            boolean asksCode,
+            BeforeBeginning rules) {}
+
+    /** What is told on the page before the questions. */
+    record BeforeBeginning(String words, boolean goingBack, boolean mustAnswer, boolean leavingCounted) {}
 
     @Transactional(readOnly = true)
     List<ToDoLine> of(Me me) {
+        return of(me.id());
+    }
+
+    @Transactional(readOnly = true)
+    List<ToDoLine> of(UUID student) {
         Instant now = clock.instant();
         return entities.createQuery("""
-                        select s.id, x.id, a.title, c.title, s.opensAt, s.closesAt, s.minutes, x.handedInAt
+                        select s, d, x.id, a.title, c.title, x.handedInAt
                         from SittingRow s join Enrolment e on e.section = s.section and e.student = :me
                         join AssessmentRow a on a.id = s.assessment join Course c on c.id = a.course
+                        left join DifferentRow d on d.sitting = s.id and d.student = :me
                         left join AttemptRow x on x.assessment = s.assessment and x.section = s.section and x.student = :me
-                        where s.closesAt > :since or x.handedInAt is null
+                        where s.endsAt > :since or x.handedInAt is null
                         order by s.closesAt""", Given.class)
-                .setParameter("me", me.id())
+                .setParameter("me", student)
                 .setParameter("since", now.minusSeconds(14 * 86_400))
                 .getResultStream()
-                .map(g -> new ToDoLine(
-                        g.sitting(),
-                        g.attempt(),
-                        g.title(),
-                        g.course(),
-                        g.opens(),
-                        g.closes(),
-                        g.minutes(),
-                        stage(now, g.opens(), g.closes(), g.attempt(), g.handedIn() != null)))
+                .map(g -> line(now, g))
                 .toList();
     }
 
     record Given(
-            UUID sitting,
+            SittingRow sitting,
+            @Nullable DifferentRow different,
             @Nullable UUID attempt,
             String title,
             String course,
-            Instant opens,
-            Instant closes,
-            @Nullable Integer minutes,
             @Nullable Instant handedIn) {}
 
-    private static Stage stage(Instant now, Instant opens, Instant closes, @Nullable UUID attempt, boolean in) {
+    private static ToDoLine line(Instant now, Given g) {
+        OwnTimes own = OwnTimes.of(g.sitting(), g.different());
+        SittingSettings s = g.sitting().settings;
+        return new ToDoLine(
+                g.sitting().id,
+                g.attempt(),
+                g.title(),
+                g.course(),
+                own.opens(),
+                own.closes(),
+                own.ends().isAfter(own.closes()) ? own.ends() : null,
+                own.limit() == null ? null : (int) own.limit().toMinutes(),
+                stage(now, own, g.attempt(), g.handedIn() != null),
+                !s.code().isEmpty(),
+                new BeforeBeginning(s.wordsBefore(), s.goingBack(), s.mustAnswer(), s.leavingCounted()));
+    }
+
+    private static Stage stage(Instant now, OwnTimes own, @Nullable UUID attempt, boolean in) {
         if (in) {
             return Stage.IN;
         }
-        if (!now.isBefore(closes)) {
+        if (attempt != null) {
+            return Stage.WORKING;
+        }
+        if (!now.isBefore(own.ends())) {
             return Stage.MISSED;
         }
-        return attempt != null ? Stage.WORKING : now.isBefore(opens) ? Stage.COMING : Stage.OPEN;
+        return now.isBefore(own.opens()) ? Stage.COMING : Stage.OPEN;
     }
 }

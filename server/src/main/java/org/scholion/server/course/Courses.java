@@ -129,7 +129,7 @@ public class Courses {
         return entities.createQuery("""
                         select exists (select 1 from Enrolment e where e.section = :section)
                           or exists (select 1 from SittingRow g where g.section = :section)
-                          or exists (select 1 from AttemptRow x where x.section = :section)""", Boolean.class)
+                          or exists (select 1 from AnyAttempt x where x.section = :section)""", Boolean.class)
                 .setParameter("section", section)
                 .getSingleResult();
     }

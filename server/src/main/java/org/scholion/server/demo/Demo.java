@@ -245,7 +245,7 @@ class Demo implements ApplicationRunner {
         Map<String, Object> said = new DemoAnswers(DemoSchool.read(name), how.get(name), random).of(ability);
         forget();
         Instant[] at = {from};
-        clock.at(from, () -> taking.begin(student, sitting(student, assessment)));
+        clock.at(from, () -> taking.begin(student, sitting(student, assessment), null));
         UUID attempt = attempt(student, assessment);
         DemoPaper paper = new DemoPaper(DemoSchool.read(name), taking.paper(student, attempt));
         int n = 0;

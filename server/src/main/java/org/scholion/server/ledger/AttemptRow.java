@@ -8,11 +8,13 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.annotations.SQLRestriction;
 import org.jspecify.annotations.Nullable;
 
-/** One student's one go at a sitting, however it came in. */
+/** One student's one go at a sitting, however it came in. Those that were set aside are not seen here: {@link AnyAttempt}. */
 @Entity
 @Table(name = "attempt")
+@SQLRestriction("set_aside_at is null")
 class AttemptRow {
     @Id
     UUID id;
@@ -75,6 +77,35 @@ class AttemptRow {
     /** The proof that its student was given; null for what came in otherwise than on screen. */
     @Nullable
     String receipt;
+
+    /** The attempt that was opened again as this one; null for others. */
+    @Nullable
+    UUID follows;
+
+    /** The attempt in whose order its questions and options stand; null for its own. */
+    @Column(name = "own_order")
+    @Nullable
+    UUID ownOrder;
+
+    /** Until when a teacher lets it go on in any case. */
+    @Column(name = "more_until")
+    @Nullable
+    Instant moreUntil;
+
+    /** Since when it is paused. */
+    @Column(name = "paused_at")
+    @Nullable
+    Instant pausedAt;
+
+    @Column(name = "paused_seconds")
+    int pausedSeconds;
+
+    /** How far its student has gone on, where there is no going back: the place of the question in their order. */
+    int reached;
+
+    /** How often its student left the page, where that is counted. */
+    @Column(name = "left_page")
+    int leftPage;
 
     @SuppressWarnings("NullAway.Init")
     protected AttemptRow() {}

@@ -2,7 +2,6 @@ package org.scholion.server.ledger;
 
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.TypedQuery;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -142,8 +141,35 @@ public class Attempts {
     @Transactional(propagation = Propagation.MANDATORY)
     public UUID begin(Beginning b, Function<UUID, Set<String>> leftOut, Instant at) {
         UUID id = ids.next();
-        batches.insert(List.of(row(id, b, leftOut.apply(id), at)));
+        AttemptRow row = row(id, b, leftOut.apply(id), at);
+        row.number = nextNumber(b.sitting(), b.student());
+        batches.insert(List.of(row));
         return id;
+    }
+
+    /** The number of the attempt that a student would begin next. */
+    int nextNumber(UUID sitting, UUID student) {
+        return 1
+                + entities.createQuery(
+                                "select coalesce(max(x.number), 0) from AnyAttempt x"
+                                        + " where x.sitting = :sitting and x.student = :student",
+                                Integer.class)
+                        .setParameter("sitting", sitting)
+                        .setParameter("student", student)
+                        .getSingleResult();
+    }
+
+    /** The highest numbers of the attempts that students have in these sittings already, set aside or not. */
+    private Map<UUID, Integer> before(List<Beginning> some) {
+        Map<UUID, Integer> highest = new HashMap<>();
+        entities.createQuery(
+                        "from AnyAttempt x where x.sitting in (:sittings) and x.student in (:students)",
+                        AnyAttempt.class)
+                .setParameter("sittings", some.stream().map(Beginning::sitting).toList())
+                .setParameter("students", some.stream().map(Beginning::student).toList())
+                .getResultList()
+                .forEach(x -> highest.merge(x.student, x.number, Math::max));
+        return highest;
     }
 
     /** What comes in of one attempt that nobody worked on here, with the items that were not asked in it. */
@@ -153,8 +179,10 @@ public class Attempts {
     @Transactional(propagation = Propagation.MANDATORY)
     public List<Attempt> bringIn(List<Whole> some, Instant at) {
         List<AttemptRow> rows = new ArrayList<>();
+        Map<UUID, Integer> before = before(some.stream().map(Whole::beginning).toList());
         for (Whole one : some) {
             AttemptRow row = row(ids.next(), one.beginning(), one.leftOut(), at);
+            row.number = 1 + before.getOrDefault(row.student, 0);
             row.handedInAt = at;
             rows.add(row);
         }
@@ -196,30 +224,6 @@ public class Attempts {
         return row;
     }
 
-    /** Other times for those who are at work in a sitting. */
-    @Transactional(propagation = Propagation.MANDATORY)
-    public void dueAt(UUID sitting, Instant closes, @Nullable Integer minutes) {
-        String update = "update AttemptRow x set x.dueAt = %s"
-                + " where x.sitting = :sitting and x.handedInAt is null and x.way = SCREEN";
-        if (minutes == null) {
-            entities.createQuery(update.formatted(":closes"))
-                    .setParameter("closes", closes)
-                    .setParameter("sitting", sitting)
-                    .executeUpdate();
-            return;
-        }
-        Instant late = closes.minus(Duration.ofMinutes(minutes));
-        entities.createQuery(update.formatted(":closes") + " and x.startedAt >= :late")
-                .setParameter("closes", closes)
-                .setParameter("late", late)
-                .setParameter("sitting", sitting)
-                .executeUpdate();
-        entities.createQuery(update.formatted("x.startedAt + " + minutes + " minute") + " and x.startedAt < :late")
-                .setParameter("late", late)
-                .setParameter("sitting", sitting)
-                .executeUpdate();
-    }
-
     /** The attempts that came in with a file. */
     @Transactional(readOnly = true)
     public List<UUID> broughtIn(UUID file) {
@@ -235,6 +239,20 @@ public class Attempts {
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public List<UUID> erase(Collection<UUID> some) {
+        List<UUID> beside = beside(some);
+        for (String rows : List.of("LateAnswer", "MarkRow", "ResponseRow", "StandingRow")) {
+            entities.createQuery("delete from " + rows + " r where r.attempt in (:some)")
+                    .setParameter("some", some)
+                    .executeUpdate();
+        }
+        entities.createQuery("delete from AttemptRow x where x.id in (:some)")
+                .setParameter("some", some)
+                .executeUpdate();
+        return beside;
+    }
+
+    /** One attempt of each of their sittings in which others are in: a curve looks at all of them when it is made again. */
+    List<UUID> beside(Collection<UUID> some) {
         List<UUID> beside = new ArrayList<>();
         for (UUID sitting : sittings(some)) {
             entities.createQuery(
@@ -247,27 +265,19 @@ public class Attempts {
                     .getResultStream()
                     .forEach(beside::add);
         }
-        for (String rows : List.of("LateAnswer", "MarkRow", "ResponseRow", "StandingRow")) {
-            entities.createQuery("delete from " + rows + " r where r.attempt in (:some)")
-                    .setParameter("some", some)
-                    .executeUpdate();
-        }
-        entities.createQuery("delete from AttemptRow x where x.id in (:some)")
-                .setParameter("some", some)
-                .executeUpdate();
         return beside;
     }
 
     private List<UUID> sittings(Collection<UUID> some) {
-        return entities.createQuery("select distinct x.sitting from AttemptRow x where x.id in (:some)", UUID.class)
+        return entities.createQuery("select distinct x.sitting from AnyAttempt x where x.id in (:some)", UUID.class)
                 .setParameter("some", some)
                 .getResultList();
     }
 
-    /** Whether anybody has begun in a sitting. */
+    /** Whether anybody has begun in a sitting, also where that was set aside. */
     @Transactional(readOnly = true)
     public boolean isBegun(UUID sitting) {
-        return !entities.createQuery("select x.id from AttemptRow x where x.sitting = :sitting", UUID.class)
+        return !entities.createQuery("select x.id from AnyAttempt x where x.sitting = :sitting", UUID.class)
                 .setParameter("sitting", sitting)
                 .setMaxResults(1)
                 .getResultList()
@@ -364,7 +374,8 @@ public class Attempts {
     private List<Boolean> held(Collection<UUID> some) {
         return entities.unwrap(Session.class)
                 .createNativeQuery(
-                        "select handed_in_at is null from attempt where id = any(:ids) order by id for update",
+                        "select handed_in_at is null from attempt where id = any(:ids) and set_aside_at is null"
+                                + " order by id for update",
                         Boolean.class)
                 .setParameter("ids", some.toArray(new UUID[0]))
                 .getResultList();
@@ -479,6 +490,22 @@ public class Attempts {
         return some.isEmpty()
                 ? Map.of()
                 : late(handedIn(some), responses(LATE + "x.id in (:of)").setParameter("of", some));
+    }
+
+    /** What an attempt says that was set aside. */
+    Map<String, JsonNode> responsesOfAside(UUID attempt) {
+        List<UUID> one = List.of(attempt);
+        return late(
+                        byAttempt(responses(everywhere(RESPONSES) + "x.id in (:of)")
+                                .setParameter("of", one)),
+                        responses(everywhere(LATE) + "x.id in (:of)").setParameter("of", one))
+                .getOrDefault(attempt, Map.of());
+    }
+
+    private static String everywhere(String query) {
+        return query.replace("AttemptRow x", "AnyAttempt x")
+                .replace("r.school = x.school and ", "")
+                .replace("l.school = x.school and ", "");
     }
 
     /** What some attempts said when they were handed in, whatever came later. */

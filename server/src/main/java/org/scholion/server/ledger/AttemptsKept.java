@@ -27,7 +27,7 @@ class AttemptsKept implements KeptOfStudent {
     public List<String> clashes(UUID from, UUID to) {
         return entities
                 .createQuery("""
-                        select distinct t.title from AttemptRow a join AttemptRow b on b.assessment = a.assessment
+                        select distinct t.title from AnyAttempt a join AnyAttempt b on b.assessment = a.assessment
                         join AssessmentRow t on t.id = a.assessment
                         where a.student = :from and b.student = :to order by t.title""", String.class)
                 .setParameter("from", from)
@@ -40,7 +40,7 @@ class AttemptsKept implements KeptOfStudent {
 
     @Override
     public void move(UUID from, UUID to) {
-        entities.createQuery("update AttemptRow a set a.student = :to where a.student = :from")
+        entities.createQuery("update AnyAttempt a set a.student = :to where a.student = :from")
                 .setParameter("to", to)
                 .setParameter("from", from)
                 .executeUpdate();
@@ -52,6 +52,7 @@ class AttemptsKept implements KeptOfStudent {
             Attempt.Way way,
             Instant startedAt,
             @Nullable Instant handedInAt,
+            @Nullable Instant setAsideAt,
             String daysLate) {}
 
     @Override
@@ -59,7 +60,7 @@ class AttemptsKept implements KeptOfStudent {
         ArrayNode attempts = file.putArray("attempts");
         Map<UUID, ObjectNode> byId = new HashMap<>();
         entities.createQuery("""
-                        select a.id, t.title, a.way, a.startedAt, a.handedInAt, a.daysLate from AttemptRow a
+                        select a.id, t.title, a.way, a.startedAt, a.handedInAt, a.setAsideAt, a.daysLate from AnyAttempt a
                         join AssessmentRow t on t.id = a.assessment where a.student = :student
                         order by a.startedAt""", Told.class)
                 .setParameter("student", student)
@@ -69,11 +70,8 @@ class AttemptsKept implements KeptOfStudent {
                             .put("assessment", a.assessment())
                             .put("way", a.way().name())
                             .put("startedAt", a.startedAt().toString())
-                            .put(
-                                    "handedInAt",
-                                    a.handedInAt() == null
-                                            ? null
-                                            : a.handedInAt().toString())
+                            .put("handedInAt", told(a.handedInAt()))
+                            .put("setAsideAt", told(a.setAsideAt()))
                             .put("daysLate", a.daysLate());
                     one.putObject("answers");
                     one.putArray("lateAnswers");
@@ -86,6 +84,10 @@ class AttemptsKept implements KeptOfStudent {
             drafts(byId);
             marks(byId);
         }
+    }
+
+    private static @Nullable String told(@Nullable Instant moment) {
+        return moment == null ? null : moment.toString();
     }
 
     private void answers(Map<UUID, ObjectNode> byId) {

@@ -8,7 +8,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.score.Elsewhere;
@@ -30,6 +32,7 @@ public class Scoring {
     private final Attempts attempts;
     private final Ledger ledger;
     private final Standings standings;
+    private final SettingAside settingAside;
     private final Editions editions;
     private final Events events;
     private final Clock clock;
@@ -39,6 +42,7 @@ public class Scoring {
             Attempts attempts,
             Ledger ledger,
             Standings standings,
+            SettingAside settingAside,
             Editions editions,
             Events events,
             Clock clock) {
@@ -46,6 +50,7 @@ public class Scoring {
         this.attempts = attempts;
         this.ledger = ledger;
         this.standings = standings;
+        this.settingAside = settingAside;
         this.editions = editions;
         this.events = events;
         this.clock = clock;
@@ -57,9 +62,14 @@ public class Scoring {
      * @param answers read once the attempt is held, so that an answer acknowledged a moment ago is among them
      */
     public void handIn(Attempt attempt, Supplier<Map<String, JsonNode>> answers) {
+        handIn(attempt, now -> Fraction.ZERO, answers);
+    }
+
+    /** @param daysLate how late it is when it is handed in at a moment */
+    public void handIn(Attempt attempt, Function<Instant, Fraction> daysLate, Supplier<Map<String, JsonNode>> answers) {
         turns.shared(attempt.assessment(), () -> {
             if (attempts.hold(attempt.id())) {
-                handInHeld(attempt, answers.get());
+                handInHeld(attempt, daysLate, answers.get());
                 events.say("assessment:" + attempt.assessment());
             }
             return attempt;
@@ -67,13 +77,36 @@ public class Scoring {
     }
 
     /** Everything is known: nothing of what is written is read again. */
-    private void handInHeld(Attempt attempt, Map<String, JsonNode> answers) {
+    private void handInHeld(Attempt held, Function<Instant, Fraction> daysLate, Map<String, JsonNode> answers) {
         Instant now = clock.instant();
-        attempts.handIn(attempt, answers, now);
+        attempts.handIn(held, answers, now);
+        Attempt attempt = late(held, daysLate.apply(now));
         Edition edition = editions.require(attempt.assessment());
         Map<String, LedgerMark> current = new HashMap<>();
-        ledger.append(attempt.school(), marks(edition, attempt, answers, now)).forEach(m -> current.put(m.item(), m));
+        Map<String, LedgerMark> decided = settingAside.decided(attempt.id(), answers);
+        List<LedgerMark> marks = marks(edition, attempt, answers, now).stream()
+                .map(m -> standsAgain(edition, decided.get(m.item()), m))
+                .toList();
+        ledger.append(attempt.school(), marks).forEach(m -> current.put(m.item(), m));
         standings.refresh(edition, List.of(attempt), Map.of(attempt.id(), current), Map.of(attempt.id(), answers));
+    }
+
+    /** What a person decided about the same answer before goes over what the rules say now. */
+    private static LedgerMark standsAgain(Edition edition, @Nullable LedgerMark decided, LedgerMark ruled) {
+        if (decided == null) {
+            return ruled;
+        }
+        LedgerMark again = decided.of(ruled.attempt(), ruled.edition(), ruled.at());
+        Item item = edition.assessment().item(ruled.item()).orElseThrow();
+        return Rereading.under(item, again, ruled.edition(), ruled.at()).orElse(again);
+    }
+
+    private Attempt late(Attempt attempt, Fraction days) {
+        if (days.signum() == 0) {
+            return attempt;
+        }
+        attempts.setLate(attempt.id(), days);
+        return attempt.late(days);
     }
 
     /**
@@ -123,7 +156,7 @@ public class Scoring {
         events.say("assessment:" + assessment);
     }
 
-    private static List<LedgerMark> marks(Edition edition, Attempt attempt, Map<String, JsonNode> answers, Instant at) {
+    static List<LedgerMark> marks(Edition edition, Attempt attempt, Map<String, JsonNode> answers, Instant at) {
         List<LedgerMark> marks = new ArrayList<>();
         for (Item item : edition.items()) {
             Mark mark = attempt.leftOut().contains(item.id())

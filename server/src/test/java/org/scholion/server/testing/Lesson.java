@@ -103,7 +103,7 @@ public final class Lesson {
         }
         JdbcClient db = school.bean(JdbcClient.class);
         for (String change : List.of(
-                "update sitting set closes_at = now() - interval '5 minutes', opens_at = now() - interval '1 hour'",
+                "update sitting set closes_at = now() - interval '5 minutes', ends_at = now() - interval '5 minutes', opens_at = now() - interval '1 hour'",
                 "update attempt set started_at = now() - interval '50 minutes', due_at = now() - interval '5 minutes'")) {
             db.sql(change + " where assessment_id = :id and (:all or section_id in (:over))")
                     .param("id", UUID.fromString(id))
@@ -273,6 +273,12 @@ public final class Lesson {
     /** The attempt of a student who sits; of one who has not begun, begun now. */
     public String attempt(String name) {
         return attempts.computeIfAbsent(name, n -> begin(school.as(n)));
+    }
+
+    /** Another attempt is the one of this student from now on. */
+    public Lesson goesOn(String name, String attempt) {
+        attempts.put(name, attempt);
+        return this;
     }
 
     public JsonNode trace(String name) {

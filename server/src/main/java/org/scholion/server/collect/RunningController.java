@@ -1,0 +1,122 @@
+package org.scholion.server.collect;
+
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.server.platform.Me;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** A sitting with everything about it, and what its teacher does while it runs. */
+@RestController
+@RequestMapping("/api")
+class RunningController {
+    private final Sittings sittings;
+    private final DifferentForSome different;
+    private final WhileItRuns running;
+    private final TeacherLines lines;
+
+    RunningController(Sittings sittings, DifferentForSome different, WhileItRuns running, TeacherLines lines) {
+        this.sittings = sittings;
+        this.different = different;
+        this.running = running;
+        this.lines = lines;
+    }
+
+    @GetMapping("/sittings/{sitting}")
+    DifferentForSome.SittingView of(@AuthenticationPrincipal Me me, @PathVariable UUID sitting) {
+        return different.of(me, sitting);
+    }
+
+    @PutMapping("/sittings/{sitting}/settings")
+    Sittings.SittingLine settings(
+            @AuthenticationPrincipal Me me, @PathVariable UUID sitting, @RequestBody SittingSettings wanted) {
+        return sittings.setSettings(me, sitting, wanted);
+    }
+
+    @PutMapping("/sittings/{sitting}/different")
+    DifferentForSome.SittingView setDifferent(
+            @AuthenticationPrincipal Me me, @PathVariable UUID sitting, @RequestBody DifferentForSome.DifferentWanted wanted) {
+        return different.set(me, sitting, wanted);
+    }
+
+    @DeleteMapping("/sittings/{sitting}/different/{student}")
+    DifferentForSome.SittingView sameAgain(
+            @AuthenticationPrincipal Me me, @PathVariable UUID sitting, @PathVariable UUID student) {
+        return different.remove(me, sitting, student);
+    }
+
+    /** @param student null for all who work in the sitting */
+    record Saying(@Nullable UUID student, String words) {}
+
+    record SaidLine(UUID line) {}
+
+    @PostMapping("/sittings/{sitting}/lines")
+    SaidLine say(@AuthenticationPrincipal Me me, @PathVariable UUID sitting, @RequestBody Saying saying) {
+        return new SaidLine(lines.say(me, sitting, saying.student(), saying.words()));
+    }
+
+    @DeleteMapping("/sittings/{sitting}/lines/{line}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void takeBackLine(@AuthenticationPrincipal Me me, @PathVariable UUID sitting, @PathVariable UUID line) {
+        lines.takeBack(me, sitting, line);
+    }
+
+    record WhoseAttempts(List<UUID> attempts) {}
+
+    @PostMapping("/sittings/{sitting}/pause")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void pause(@AuthenticationPrincipal Me me, @PathVariable UUID sitting, @RequestBody WhoseAttempts whose) {
+        running.pause(me, sitting, whose.attempts());
+    }
+
+    @PostMapping("/sittings/{sitting}/go-on")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void goOn(@AuthenticationPrincipal Me me, @PathVariable UUID sitting, @RequestBody WhoseAttempts whose) {
+        running.goOn(me, sitting, whose.attempts());
+    }
+
+    /** @param letters how many letters are on their way */
+    record Reminded(int letters) {}
+
+    @PostMapping("/sittings/{sitting}/remind")
+    Reminded remind(@AuthenticationPrincipal Me me, @PathVariable UUID sitting) {
+        return new Reminded(running.remind(me, sitting));
+    }
+
+    record MinutesMore(int minutes) {}
+
+    @PostMapping("/attempts/{attempt}/more")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void more(@AuthenticationPrincipal Me me, @PathVariable UUID attempt, @RequestBody MinutesMore more) {
+        running.more(me, attempt, more.minutes());
+    }
+
+    @PostMapping("/attempts/{attempt}/set-aside")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void setAside(@AuthenticationPrincipal Me me, @PathVariable UUID attempt) {
+        running.setAside(me, attempt);
+    }
+
+    @PostMapping("/attempts/{attempt}/put-back")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void putBack(@AuthenticationPrincipal Me me, @PathVariable UUID attempt) {
+        running.putBack(me, attempt);
+    }
+
+    record GoesOn(UUID attempt) {}
+
+    @PostMapping("/attempts/{attempt}/reopen")
+    GoesOn reopen(@AuthenticationPrincipal Me me, @PathVariable UUID attempt, @RequestBody MinutesMore minutes) {
+        return new GoesOn(running.reopen(me, attempt, minutes.minutes()));
+    }
+}

@@ -1,0 +1,72 @@
+package org.scholion.server.collect;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Embeddable;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import java.util.Locale;
+import java.util.regex.Pattern;
+import org.scholion.server.platform.Lengths;
+import org.scholion.server.platform.Refused;
+
+/**
+ * How a sitting is taken.
+ *
+ * @param goingBack whether a student may return to questions that they have left
+ * @param mustAnswer whether a question must be answered before one goes on or hands in
+ * @param leavingCounted whether it is counted how often a student leaves the page; they are told before
+ * @param wordsBefore what stands on the page before the questions; empty for nothing
+ * @param wordsAfter what a student reads after handing in; empty for nothing
+ * @param code to be typed before beginning, from the board; empty for none
+ */
+@Embeddable
+public record SittingSettings(
+        @Enumerated(EnumType.STRING) Asking asking,
+        @Column(name = "going_back") boolean goingBack,
+        @Column(name = "must_answer") boolean mustAnswer,
+        @Column(name = "leaving_counted") boolean leavingCounted,
+        @Column(name = "words_before") String wordsBefore,
+        @Column(name = "words_after") String wordsAfter,
+        String code) {
+    /** What a page shows. */
+    public enum Asking {
+        ONE,
+        PART,
+        ALL
+    }
+
+    public static final SittingSettings USUAL = new SittingSettings(Asking.ONE, true, false, false, "", "", "");
+
+    private static final int LONGEST_WORDS = 4_000;
+    private static final Pattern CODE = Pattern.compile("[A-Z0-9]{4,16}");
+
+    /** The same in the form in which it is kept, or refused with what is wrong. */
+    SittingSettings checked() {
+        if (asking == Asking.ALL && !goingBack) {
+            throw Refused.invalid(
+                    "goingBack", "With all questions on one page there is no way back to close. Ask them one by one.");
+        }
+        return new SittingSettings(
+                asking,
+                goingBack,
+                mustAnswer,
+                leavingCounted,
+                Lengths.atMost("wordsBefore", wordsBefore, LONGEST_WORDS).strip(),
+                Lengths.atMost("wordsAfter", wordsAfter, LONGEST_WORDS).strip(),
+                code(code));
+    }
+
+    /** A code as it is compared: however it was typed. */
+    static String plainCode(String typed) {
+        return typed.replaceAll("[\\s-]", "").toUpperCase(Locale.ROOT);
+    }
+
+    private static String code(String typed) {
+        String plain = plainCode(typed);
+        if (!plain.isEmpty() && !CODE.matcher(plain).matches()) {
+            throw Refused.invalid(
+                    "code", "A code has from 4 to 16 letters from A to Z and digits. Leave it empty for none.");
+        }
+        return plain;
+    }
+}

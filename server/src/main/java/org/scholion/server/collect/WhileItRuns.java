@@ -1,0 +1,255 @@
+package org.scholion.server.collect;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.scholion.server.access.Access;
+import org.scholion.server.ledger.AtWork;
+import org.scholion.server.ledger.Attempt;
+import org.scholion.server.ledger.Attempts;
+import org.scholion.server.ledger.SettingAside;
+import org.scholion.server.ledger.Turns;
+import org.scholion.server.mail.Post;
+import org.scholion.server.platform.Events;
+import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Refused;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+
+/** What a teacher does about single attempts while a sitting runs, and how it is undone. */
+@Service
+class WhileItRuns {
+    private static final int MOST_MINUTES = 1_440;
+
+    private final EntityManager entities;
+    private final AtWork atWork;
+    private final Attempts attempts;
+    private final SettingAside settingAside;
+    private final BroughtIn broughtIn;
+    private final Drafts drafts;
+    private final Sittings sittings;
+    private final Turns turns;
+    private final Post post;
+    private final Access access;
+    private final Events events;
+    private final Clock clock;
+
+    WhileItRuns(
+            EntityManager entities,
+            AtWork atWork,
+            Attempts attempts,
+            SettingAside settingAside,
+            BroughtIn broughtIn,
+            Drafts drafts,
+            Sittings sittings,
+            Turns turns,
+            Post post,
+            Access access,
+            Events events,
+            Clock clock) {
+        this.entities = entities;
+        this.atWork = atWork;
+        this.attempts = attempts;
+        this.settingAside = settingAside;
+        this.broughtIn = broughtIn;
+        this.drafts = drafts;
+        this.sittings = sittings;
+        this.turns = turns;
+        this.post = post;
+        this.access = access;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    /** Lets one student go on longer; fewer minutes take back what was given before, never more than that. */
+    @Transactional
+    void more(Me me, UUID attempt, int minutes) {
+        access.require(me, Access.Action.WORK_ON_ATTEMPT, attempt);
+        if (minutes == 0 || Math.abs(minutes) > MOST_MINUTES) {
+            throw Refused.invalid("minutes", "Give from 1 to 1,440 minutes more.");
+        }
+        AtWork.Stand stand = working(attempt);
+        Instant now = clock.instant();
+        Instant end = stand.end();
+        // Whoever is over already has the minutes from now on.
+        Instant from = minutes > 0 && end.isBefore(now) ? now : end;
+        Instant until = from.plus(Duration.ofMinutes(minutes));
+        SittingRow row = sittings.require(stand.sitting());
+        Instant own = sittings.timesOf(row, stand.student())
+                .deadline(stand.startedAt())
+                .plusSeconds(stand.pausedSeconds());
+        atWork.setMoreUntil(attempt, until);
+        atWork.setDue(Map.of(attempt, until.isBefore(own) ? own : until));
+        say(row.assessment);
+    }
+
+    /** Stops the time of these; what they write meanwhile waits on their devices. */
+    @Transactional
+    void pause(Me me, UUID sitting, List<UUID> some) {
+        UUID assessment = required(me, sitting, some);
+        attempts.hold(some);
+        atWork.pause(some, clock.instant());
+        say(assessment);
+    }
+
+    /** Goes on: what the pause took is added to the time of each. */
+    @Transactional
+    void goOn(Me me, UUID sitting, List<UUID> some) {
+        UUID assessment = required(me, sitting, some);
+        Instant now = clock.instant();
+        SittingRow row = sittings.require(sitting);
+        Map<UUID, DifferentRow> different = sittings.differentIn(sitting);
+        attempts.hold(some);
+        for (AtWork.Stand stand : atWork.in(sitting)) {
+            Instant since = stand.pausedAt();
+            if (since == null || !some.contains(stand.attempt())) {
+                continue;
+            }
+            long stood = Math.max(0, Duration.between(since, now).toSeconds());
+            int seconds = (int) Math.min(Integer.MAX_VALUE, stand.pausedSeconds() + stood);
+            Instant own = OwnTimes.of(row, different.get(stand.student()))
+                    .deadline(stand.startedAt())
+                    .plusSeconds(seconds);
+            Instant given = stand.moreUntil() == null ? own : stand.moreUntil().plusSeconds(stood);
+            if (stand.moreUntil() != null) {
+                atWork.setMoreUntil(stand.attempt(), given);
+            }
+            atWork.goOn(stand, seconds, given.isBefore(own) ? own : given);
+        }
+        say(assessment);
+    }
+
+    private UUID required(Me me, UUID sitting, List<UUID> some) {
+        access.require(me, Access.Action.WORK_ON_SITTING, sitting);
+        if (some.isEmpty()) {
+            throw Refused.invalid("attempts", "Nobody is at work.");
+        }
+        return sittings.require(sitting).assessment;
+    }
+
+    /** An attempt that is worked on: nobody else's answer to whether it is. */
+    private AtWork.Stand working(UUID attempt) {
+        if (!attempts.hold(attempt)) {
+            throw Refused.conflict(
+                    "handed-in", attempts.require(attempt).name() + " has handed in meanwhile. Nothing was changed.");
+        }
+        return atWork.require(attempt);
+    }
+
+    /** Sets an attempt aside with everything in it, so that its student can begin anew while it is open. */
+    void setAside(Me me, UUID id) {
+        access.require(me, Access.Action.WORK_ON_ATTEMPT, id);
+        Attempt attempt = attempts.require(id);
+        turns.whole(attempt.assessment(), () -> {
+            attempts.hold(List.of(id));
+            Attempt now = attempts.require(id);
+            requireNotHandedBack(now);
+            settingAside.aside(me, now, clock.instant());
+            return id;
+        });
+        say(attempt.assessment());
+    }
+
+    /** Puts back what was set aside. What its student began instead is set aside, if it only went on from this one. */
+    void putBack(Me me, UUID id) {
+        access.require(me, Access.Action.PUT_BACK_ATTEMPT, id);
+        SettingAside.Fate fate = settingAside.fate(id);
+        turns.whole(fate.assessment(), () -> {
+            SettingAside.Fate now = settingAside.fate(id);
+            if (!now.aside()) {
+                return id;
+            }
+            UUID instead = now.goesOnIn();
+            if (instead != null) {
+                attempts.hold(List.of(instead));
+                Attempt other = attempts.require(instead);
+                requireNotHandedBack(other);
+                if (!id.equals(atWork.require(instead).follows())) {
+                    throw Refused.conflict(
+                            "begun-anew",
+                            other.name()
+                                    + " has begun anew meanwhile. Set that attempt aside first, then put this one back.");
+                }
+                settingAside.aside(me, other, clock.instant());
+            }
+            settingAside.back(id, clock.instant());
+            return id;
+        });
+        say(fate.assessment());
+    }
+
+    /**
+     * Opens an attempt again that is handed in, with everything that it says; it is kept as it was handed in, and undone
+     * by putting it back.
+     *
+     * @return the attempt that goes on
+     */
+    UUID reopen(Me me, UUID id, int minutes) {
+        access.require(me, Access.Action.WORK_ON_ATTEMPT, id);
+        if (minutes < 1 || minutes > MOST_MINUTES) {
+            throw Refused.invalid("minutes", "Give from 1 to 1,440 minutes.");
+        }
+        Attempt attempt = attempts.require(id);
+        UUID again = turns.whole(attempt.assessment(), () -> {
+            attempts.hold(List.of(id));
+            Attempt was = attempts.require(id);
+            if (!was.isIn()) {
+                throw Refused.conflict("not-in", was.name() + " is at work. Give more time instead.");
+            }
+            if (was.way() != Attempt.Way.SCREEN) {
+                throw Refused.conflict(
+                        "not-on-screen", "Only what was answered on screen can be opened again on screen.");
+            }
+            requireNotHandedBack(was);
+            Instant now = clock.instant();
+            Map<String, JsonNode> said = new LinkedHashMap<>(attempts.responsesOf(id));
+            Map<String, Drafts.Draft> before = drafts.of(id);
+            UUID next = settingAside.again(me, was, now.plus(Duration.ofMinutes(minutes)), now);
+            // What they took back before handing in stays taken back.
+            before.keySet().forEach(i -> said.putIfAbsent(i, JsonNodeFactory.instance.stringNode("")));
+            drafts.carry(was.school(), next, said, before, now);
+            return next;
+        });
+        say(attempt.assessment());
+        return again;
+    }
+
+    private void requireNotHandedBack(Attempt attempt) {
+        if (broughtIn.stands(List.of(attempt.id())).values().stream().anyMatch(BroughtIn.OtherAnswers::handedBack)) {
+            throw Refused.conflict(
+                    "handed-back",
+                    attempt.name() + " has the result already, so this attempt stays as it is. Nothing was changed.");
+        }
+    }
+
+    /** Writes to those who have not begun. @return how many letters are asked for */
+    @Transactional
+    int remind(Me me, UUID sitting) {
+        access.require(me, Access.Action.WORK_ON_SITTING, sitting);
+        SittingRow row = sittings.require(sitting);
+        if (!clock.instant().isBefore(row.endsAt)) {
+            throw Refused.conflict("closed", "This is closed, so nobody can begin any more. Change its times first.");
+        }
+        List<UUID> missing = entities.createQuery("""
+                        select e.student from Enrolment e where e.section = :section and not exists (
+                          select 1 from AttemptRow x where x.assessment = :assessment and x.student = e.student)""", UUID.class)
+                .setParameter("section", row.section)
+                .setParameter("assessment", row.assessment)
+                .getResultList();
+        if (missing.isEmpty()) {
+            throw Refused.conflict("all-begun", "Everybody has begun.");
+        }
+        return post.ask(me.school(), me.id(), ReminderLetter.KIND, missing);
+    }
+
+    private void say(UUID assessment) {
+        events.say("assessment:" + assessment);
+    }
+}
