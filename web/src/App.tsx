@@ -15,6 +15,7 @@ import { Result } from "./places/student/Result";
 import { Results } from "./places/student/Results";
 import { Sitting } from "./places/student/Sitting";
 import { ToDo } from "./places/student/ToDo";
+import { BeforeSitting } from "./places/student/toDo/BeforeSitting";
 import { t } from "./text";
 import { setZone } from "./text/zone";
 
@@ -31,6 +32,8 @@ const Gradebook = staff("Gradebook");
 const Queries = staff("Queries");
 const Assessment = staff("Assessment");
 const Collect = staff("Collect");
+const GiveOutPage = staff("GiveOutPage");
+const SittingPage = staff("SittingPage");
 const BringIn = staff("BringIn");
 const TypeIn = staff("TypeIn");
 const Settle = staff("Settle");
@@ -86,6 +89,8 @@ const STAFF = [
     children: [
       { path: "key", element: later(<Key />) },
       { path: "collect", element: later(<Collect />) },
+      { path: "give-out", element: later(<GiveOutPage />) },
+      { path: "sittings/:sitting", element: later(<SittingPage />) },
       { path: "bring-in", element: later(<BringIn />) },
       { path: "type-in", element: later(<TypeIn />) },
       { path: "settle", element: later(<Settle />) },
@@ -99,6 +104,7 @@ const STAFF = [
 ];
 const STUDENT = [
   { path: "todo", element: <ToDo /> },
+  { path: "todo/:sitting", element: <BeforeSitting /> },
   { path: "results", element: <Results /> },
   { path: "results/:result", element: <Result /> },
   { path: "receipt", element: later(<Receipt student />) },

@@ -12,6 +12,8 @@ export { SchoolRecord } from "./places/school/SchoolRecord";
 export { Assessment } from "./stops/Assessment";
 export { BringIn } from "./stops/collect/BringIn";
 export { Collect } from "./stops/collect/Collect";
+export { GiveOutPage } from "./stops/collect/sitting/GiveOutPage";
+export { SittingPage } from "./stops/collect/sitting/SittingPage";
 export { TypeIn } from "./stops/collect/typing/TypeIn";
 export { Examine } from "./stops/examine/Examine";
 export { HandBack } from "./stops/handback/HandBack";

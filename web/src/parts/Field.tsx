@@ -9,9 +9,11 @@ export function Field({
   fault,
   hidden = false,
   className = "",
+  id: given,
   ...rest
 }: InputHTMLAttributes<HTMLInputElement> & { label: string; fault?: string | undefined; hidden?: boolean }) {
-  const id = useId();
+  const own = useId();
+  const id = given ?? own;
   return (
     <div className={className}>
       <label htmlFor={id} className={hidden ? "sr-only" : "mb-1 block text-small font-semibold text-soft"}>

@@ -24,6 +24,9 @@ export function HandedIn({ paper }: { paper: Paper }) {
             )
           : t("Time is up. Everything that was saved counts and is being handed in for you.")}
       </p>
+      {paper.handedIn && paper.rules.wordsAfter && (
+        <p className="my-4 font-script text-words whitespace-pre-wrap">{paper.rules.wordsAfter}</p>
+      )}
       {paper.receipt && (
         <p className="my-4">
           {t("Your receipt:")}{" "}

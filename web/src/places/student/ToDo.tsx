@@ -1,5 +1,5 @@
-import { useMutation, useQuery } from "@tanstack/react-query";
-import { useNavigate } from "react-router";
+import { useMutation } from "@tanstack/react-query";
+import { Link, useNavigate } from "react-router";
 import { api, ok, type Schemas } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { Empty, Loaded, Trouble } from "../../parts/States";
@@ -7,6 +7,7 @@ import { t } from "../../text";
 import { moment } from "../../text/figures";
 import { LateState } from "./LateState";
 import { leftBehind } from "./onDevice";
+import { isTold, useToDo } from "./toDo/useToDo";
 import { useAutosave } from "./useAutosave";
 
 type Line = Schemas["ToDoLine"];
@@ -25,11 +26,7 @@ function LeftBehind({ attempt, title }: { attempt: string; title: string }) {
 /** What waits for a student: open sittings first, then what is coming, then what is done. */
 export function ToDo() {
   const navigate = useNavigate();
-  const query = useQuery({
-    queryKey: ["todo"],
-    queryFn: () => ok(api.GET("/api/student/todo")),
-    refetchInterval: 30_000,
-  });
+  const query = useToDo();
   const begin = useMutation({
     mutationFn: (sitting: string) =>
       ok(api.POST("/api/student/sittings/{sitting}/attempt", { params: { path: { sitting } } })),
@@ -63,15 +60,24 @@ export function ToDo() {
                       {line.course} · {when(line)}
                     </p>
                   </div>
-                  {(line.stage === "OPEN" || line.stage === "WORKING") && (
-                    <Button
-                      look="strong"
-                      className="min-h-11"
-                      disabled={begin.isPending}
-                      onClick={() => begin.mutate(line.sitting)}
+                  {line.stage === "OPEN" && isTold(line) ? (
+                    <Link
+                      to={`/todo/${line.sitting}`}
+                      className="inline-flex min-h-11 items-center rounded-corner border border-ink bg-ink px-3 font-semibold text-sheet"
                     >
-                      {line.stage === "OPEN" ? t("Begin") : t("Continue")}
-                    </Button>
+                      {t("Begin")}
+                    </Link>
+                  ) : (
+                    (line.stage === "OPEN" || line.stage === "WORKING") && (
+                      <Button
+                        look="strong"
+                        className="min-h-11"
+                        disabled={begin.isPending}
+                        onClick={() => begin.mutate(line.sitting)}
+                      >
+                        {line.stage === "OPEN" ? t("Begin") : t("Continue")}
+                      </Button>
+                    )
                   )}
                 </li>
               ))}
@@ -101,6 +107,7 @@ function when(line: Line): string {
     default:
       return (
         t("closes {{when}}", { when: moment(line.closes) }) +
+        (line.lateUntil ? ` · ${t("late until {{when}}", { when: moment(line.lateUntil) })}` : "") +
         (line.minutes ? ` · ${t("{{count}} minutes", { count: line.minutes })}` : "")
       );
   }

@@ -45,10 +45,3 @@ const isRow = (item: Item): boolean =>
 /** The questions that a page asks. */
 export const askedOn = (page: Page): Item[] =>
   page.rows.length > 0 ? page.rows : [page.item, ...page.reasons].filter((i) => i.number > 0);
-
-/** The page on which a question is answered. */
-export const pageOf = (pages: Page[], id: string): number =>
-  Math.max(
-    0,
-    pages.findIndex((p) => askedOn(p).some((i) => i.id === id)),
-  );

@@ -72,6 +72,12 @@ export function useAutosave(attempt: string, places: Record<string, number> = {}
           setRefused(error);
           return;
         }
+        if (error instanceof Problem && error.code === "paused") {
+          // It is sent when the teacher lets it go on.
+          later(AGAIN);
+          remember();
+          return;
+        }
         if (error instanceof Problem && error.status < 500 && error.status !== 401) {
           keepRefused(attempt, item, said);
           isSafe(attempt, item, said);

@@ -1,25 +1,25 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import { Link } from "react-router";
-import { api, ok, type Schemas } from "../../api/client";
-import { Button } from "../../parts/Button";
+import { api, ok } from "../../api/client";
+import { TextButton } from "../../parts/Button";
+import { useKeys } from "../../parts/Keys";
 import { MarginPart, Note, Sheet } from "../../parts/Sheet";
-import { Empty, Loaded, Trouble } from "../../parts/States";
-import { Strip } from "../../parts/Strip";
-import { VirtualRows } from "../../parts/VirtualRows";
+import { Empty, Loaded } from "../../parts/States";
 import { t } from "../../text";
-import { moment, stretch, time } from "../../text/figures";
-import { sectionQuery, useWhere } from "../Assessment";
+import { moment } from "../../text/figures";
+import { sectionQuery, useHeader, useWhere } from "../Assessment";
 import { GiveOut } from "../key/GiveOut";
 import { FilesBroughtIn } from "./FilesBroughtIn";
 import { LateAnswers } from "./LateAnswers";
-import { SeenAfterwards } from "./PaperAfter";
-import { SittingTimes } from "./SittingTimes";
+import { ActOn, LINE_FIELD } from "./monitor/ActOn";
+import { Counts, mayRemind } from "./monitor/Counts";
+import { Rows, rowId } from "./monitor/Rows";
+import { nameOf, type Row, useReminder, useRunning, type View } from "./monitor/useRunning";
+import { useServerNow } from "./monitor/useServerNow";
+import { codeOnBoard } from "./sitting/draft";
 
-type Row = Schemas["MonitorRow"];
-type View = Schemas["MonitorView"];
-
-/** A row a student: how it came in, a cell an item, last change, state. Live. */
+/** A row a student: how it came in, a cell an item, last change, time left, state. Live, and acted upon. */
 export function Collect() {
   const { assessment, section } = useWhere();
   const query = useQuery({
@@ -33,157 +33,147 @@ export function Collect() {
   });
   return (
     <Loaded query={query}>
-      {(view) => (
-        <Sheet margin={<CollectMargin assessment={assessment} view={view} />}>
-          {view.sittings.length === 0 ? (
+      {(view) =>
+        view.sittings.length === 0 ? (
+          <Sheet margin={<WaysIn assessment={assessment} view={view} />}>
             <Empty title={t("Not given out yet.")}>
               {t("Give it out to a section in the margin, or bring in answers from a file.")}
             </Empty>
-          ) : (
-            <>
-              <Counts view={view} />
-              <LateAnswers assessment={assessment} section={section} />
-              <Rows view={view} />
-            </>
-          )}
-        </Sheet>
-      )}
+          </Sheet>
+        ) : (
+          <Monitor assessment={assessment} section={section} view={view} heardAt={query.dataUpdatedAt} />
+        )
+      }
     </Loaded>
   );
 }
 
-function Counts({ view }: { view: View }) {
-  const big = "font-script text-[1.3rem] font-semibold";
+function Monitor({
+  assessment,
+  section,
+  view,
+  heardAt,
+}: {
+  assessment: string;
+  section: string | null;
+  view: View;
+  heardAt: number;
+}) {
+  const now = useServerNow(view.now, heardAt);
+  const running = useRunning();
+  const remind = useReminder();
+  const [id, setId] = useState<string | null>(null);
+  const row = view.rows.find((r) => rowId(r) === id);
+  const one = view.sittings.length === 1 ? view.sittings[0] : undefined;
+  const step = (by: number) => {
+    const at = view.rows.findIndex((r) => rowId(r) === id);
+    const next = view.rows[at < 0 ? 0 : Math.max(0, Math.min(view.rows.length - 1, at + by))];
+    if (next) {
+      setId(rowId(next));
+      document.getElementById(rowId(next))?.focus();
+    }
+  };
+  const working = row?.stage === "WORKING" ? row : undefined;
+  const busy = view.rows.filter((r) => r.stage === "WORKING" && !r.paused);
+  useKeys([
+    ["j", t("next student"), () => step(1)],
+    ["k", t("previous student"), () => step(-1)],
+    ["ArrowDown", "", () => step(1)],
+    ["ArrowUp", "", () => step(-1)],
+    ["Escape", t("act for all"), () => setId(null)],
+    [
+      "+",
+      t("5 minutes more"),
+      () =>
+        working
+          ? running.more(working)
+          : !row && one && running.moreForAll(one, Date.parse(one.closes) <= now),
+    ],
+    [
+      "p",
+      t("pause, or go on"),
+      () =>
+        working
+          ? working.paused
+            ? running.goOn([working])
+            : running.pause([working])
+          : !row && one && running.pause(busy),
+    ],
+    [
+      "h",
+      t("hand in as it is"),
+      () => working && running.handIn(working, working.due ? (Date.parse(working.due) - now) / 60_000 : 0),
+    ],
+    ["o", t("open again"), () => row?.stage === "IN" && row.way === "SCREEN" && running.reopen(row)],
+    ["r", t("remind who has not begun"), () => one && mayRemind(view, now) && remind.mutate(one.id)],
+    ["/", t("a line"), () => document.getElementById(LINE_FIELD)?.focus()],
+    ["u", t("undo"), running.undo],
+  ]);
   return (
-    <div className="flex flex-wrap items-center gap-x-6 gap-y-2 border-b border-rule px-5 py-2">
-      <p aria-live="polite" className="flex gap-6 text-soft">
-        <span>
-          <strong className={`${big} text-ink`}>{view.in}</strong> {t("handed in")}
-        </span>
-        <span>
-          <strong className={`${big} text-ink`}>{view.working}</strong> {t("in progress")}
-        </span>
-        <span>
-          <strong className={`${big} text-waiting`}>{view.notStarted}</strong> {t("not started")}
-        </span>
-      </p>
-      <div className="ml-auto flex flex-wrap items-center gap-4">
-        {view.sittings.length === 1 && view.sittings[0] && <Closing sitting={view.sittings[0]} />}
-      </div>
-    </div>
+    <Sheet
+      margin={
+        <>
+          <ActOn view={view} row={row} now={now} running={running} onNobody={() => setId(null)} />
+          <Stuck view={view} onChoose={(r) => setId(rowId(r))} />
+          <SittingsGiven assessment={assessment} view={view} />
+          <WaysIn assessment={assessment} view={view} />
+        </>
+      }
+    >
+      <Counts view={view} now={now} running={running} remind={remind} />
+      <LateAnswers assessment={assessment} section={section} />
+      <Rows view={view} now={now} chosen={row} onChoose={(r) => setId(rowId(r))} />
+    </Sheet>
   );
 }
 
-function Closing({ sitting }: { sitting: Schemas["SittingLine"] }) {
-  const client = useQueryClient();
-  const [now, setNow] = useState(Date.now());
-  useEffect(() => {
-    const timer = setInterval(() => setNow(Date.now()), 1000);
-    return () => clearInterval(timer);
-  }, []);
-  const more = useMutation({
-    mutationFn: () =>
-      ok(
-        api.POST("/api/sittings/{sitting}/time", {
-          params: { path: { sitting: sitting.id } },
-          body: { minutes: 10 },
-        }),
-      ),
-    onSuccess: () => client.invalidateQueries({ queryKey: ["assessment"] }),
-  });
-  const left = (Date.parse(sitting.closes) - now) / 1000;
-  const opensIn = (Date.parse(sitting.opens) - now) / 1000;
-  return (
-    <>
-      <span className="text-soft">
-        {opensIn > 0 ? (
-          t("opens {{when}}", { when: moment(sitting.opens) })
-        ) : left > 86_400 ? (
-          t("closes {{when}}", { when: moment(sitting.closes) })
-        ) : left > 0 ? (
-          <>
-            {t("closes in")} <strong className="text-ink">{stretch(left)}</strong>
-          </>
-        ) : (
-          t("closed {{when}}", { when: moment(sitting.closes) })
-        )}
-      </span>
-      <Button onClick={() => more.mutate()} disabled={more.isPending}>
-        {left > 0 ? t("Add 10 minutes") : t("Reopen for 10 minutes")}
-      </Button>
-      <Trouble error={more.error} />
-    </>
-  );
-}
-
-const WAYS = { SCREEN: "on screen", FILE: "from a file", TYPED: "typed in", PAPER: "on paper" };
-
-function Rows({ view }: { view: View }) {
-  return (
-    <section className="overflow-x-auto" aria-label={t("Students")}>
-      <table className="w-full">
-        <thead>
-          <tr className="border-b border-rule text-left text-small text-soft">
-            <th scope="col" className="py-2 pl-5 font-normal">
-              {t("Student")}
-            </th>
-            <th scope="col" className="font-normal">
-              {t("How")}
-            </th>
-            <th scope="col" className="font-normal">
-              {t("Questions 1 to {{n}}", { n: view.items })}
-            </th>
-            <th scope="col" className="font-normal">
-              {t("Last change")}
-            </th>
-            <th scope="col" className="pr-5 text-right font-normal">
-              {t("State")}
-            </th>
-          </tr>
-        </thead>
-        <VirtualRows rows={view.rows} height={36} columns={5}>
-          {(r) => <StudentRow key={r.student + r.section} row={r} />}
-        </VirtualRows>
-      </table>
-    </section>
-  );
-}
-
-function StudentRow({ row }: { row: Row }) {
-  const said = row.cells.filter(Boolean).length;
-  return (
-    <tr className="border-b border-rule">
-      <th
-        scope="row"
-        className="py-1.5 pl-5 min-w-44 max-w-80 wrap-anywhere text-left"
-      >{`${row.family}, ${row.given}`}</th>
-      <td className="pr-3 text-small text-soft">{row.way ? t(WAYS[row.way]) : ""}</td>
-      <td className="pr-3">
-        <Strip
-          size="w-6"
-          cells={row.cells.map((c, i) =>
-            row.stage === "WORKING" && i === row.at ? "here" : c ? "done" : "none",
-          )}
-        />
-        <span className="sr-only">{t("{{n}} of {{all}} answered", { n: said, all: row.cells.length })}</span>
-      </td>
-      <td className="text-small text-soft">{row.lastChange ? time(row.lastChange) : "–"}</td>
-      <td className="pr-5 text-right font-semibold whitespace-nowrap">
-        {row.stage === "IN" && t("handed in")}
-        {row.stage === "WORKING" && <span className="text-waiting">{t("in progress")}</span>}
-        {row.stage === "NOT_STARTED" && <span className="text-soft">{t("not started")}</span>}
-        {row.stage === "WORKING" && row.stuck !== null && (
-          <span className="block text-small font-normal text-soft">
-            {t("no change for {{n}} min", { n: row.stuck })}
-          </span>
-        )}
-      </td>
-    </tr>
-  );
-}
-
-function CollectMargin({ assessment, view }: { assessment: string; view: View }) {
+function Stuck({ view, onChoose }: { view: View; onChoose: (row: Row) => void }) {
   const stuck = view.rows.filter((r) => r.stage === "WORKING" && r.stuck !== null);
+  return (
+    stuck.length > 0 && (
+      <MarginPart title={t("May be stuck")}>
+        {stuck.map((r) => (
+          <Note key={rowId(r)} by="waiting">
+            <TextButton onClick={() => onChoose(r)}>{nameOf(r)}</TextButton>{" "}
+            {r.at === null
+              ? t("No change for {{count}} minutes.", { count: r.stuck })
+              : t("No change for {{count}} minutes at question {{n}}.", { count: r.stuck, n: r.at + 1 })}
+          </Note>
+        ))}
+      </MarginPart>
+    )
+  );
+}
+
+/** What is given out, with the way to everything about it. */
+function SittingsGiven({ assessment, view }: { assessment: string; view: View }) {
+  const header = useHeader(assessment, null);
+  return (
+    <MarginPart title={t("Given out")}>
+      {view.sittings.map((s) => (
+        <Note key={s.id} by="rule">
+          <Link to={`/a/${assessment}/sittings/${s.id}`} className="font-semibold underline">
+            {t("The sitting of {{section}}", {
+              section: header.data?.sections.find((x) => x.id === s.section)?.name ?? "",
+            })}
+          </Link>
+          <span className="block text-small text-soft">
+            {t("{{from}} to {{to}}", { from: moment(s.opens), to: moment(s.closes) })}
+            {s.minutes !== null && ` · ${t("{{count}} minutes", { count: s.minutes })}`}
+          </span>
+          {s.settings.code && (
+            <span className="block">
+              {t("code")}{" "}
+              <strong className="font-script tracking-widest">{codeOnBoard(s.settings.code)}</strong>
+            </span>
+          )}
+        </Note>
+      ))}
+    </MarginPart>
+  );
+}
+
+function WaysIn({ assessment, view }: { assessment: string; view: View }) {
   return (
     <>
       <MarginPart title={t("How answers come in")}>
@@ -207,25 +197,6 @@ function CollectMargin({ assessment, view }: { assessment: string; view: View })
           {t("Check a student’s receipt")}
         </Link>
       </MarginPart>
-      {stuck.map((r) => (
-        <MarginPart key={r.student} title={t("{{name}} may be stuck", { name: `${r.given} ${r.family}` })}>
-          <Note by="waiting">
-            {r.at === null
-              ? t("No change for {{count}} minutes.", { count: r.stuck })
-              : t("No change for {{count}} minutes at question {{n}}.", { count: r.stuck, n: r.at + 1 })}
-          </Note>
-        </MarginPart>
-      ))}
-      {view.sittings.length > 0 && (
-        <>
-          <SittingTimes
-            assessment={assessment}
-            sittings={view.sittings}
-            begun={new Set(view.rows.filter((r) => r.stage !== "NOT_STARTED").map((r) => r.section))}
-          />
-          <SeenAfterwards sittings={view.sittings} />
-        </>
-      )}
       <FilesBroughtIn assessment={assessment} />
       <GiveOut assessment={assessment} />
     </>

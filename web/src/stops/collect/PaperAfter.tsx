@@ -1,8 +1,5 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useId } from "react";
-import { api, ok, type Schemas } from "../../api/client";
-import { MarginPart } from "../../parts/Sheet";
-import { Trouble } from "../../parts/States";
+import type { Schemas } from "../../api/client";
 import { t } from "../../text";
 
 export type PaperAfter = Schemas["SittingLine"]["paperAfter"];
@@ -17,11 +14,9 @@ const WHEN: [PaperAfter, string][] = [
 export function PaperAfterChoice({
   value,
   onChange,
-  disabled = false,
 }: {
   value: PaperAfter;
   onChange: (value: PaperAfter) => void;
-  disabled?: boolean;
 }) {
   const id = useId();
   return (
@@ -32,7 +27,6 @@ export function PaperAfterChoice({
       <select
         id={id}
         value={value}
-        disabled={disabled}
         onChange={(e) => onChange(e.target.value as PaperAfter)}
         className="w-full rounded-corner border border-rule-strong bg-sheet px-2 py-1.5 text-body font-normal text-ink"
       >
@@ -43,31 +37,5 @@ export function PaperAfterChoice({
         ))}
       </select>
     </div>
-  );
-}
-
-/** The same for what is given out already; it holds at once, for every section that is shown. */
-export function SeenAfterwards({ sittings }: { sittings: Schemas["SittingLine"][] }) {
-  const client = useQueryClient();
-  const set = useMutation({
-    mutationFn: (paperAfter: PaperAfter) =>
-      Promise.all(
-        sittings.map((s) =>
-          ok(
-            api.PUT("/api/sittings/{sitting}/paper-after", {
-              params: { path: { sitting: s.id } },
-              body: { paperAfter },
-            }),
-          ),
-        ),
-      ),
-    onSettled: () => client.invalidateQueries({ queryKey: ["assessment"] }),
-  });
-  const value = (set.isPending ? set.variables : sittings[0]?.paperAfter) ?? "WHEN_ALL_CLOSED";
-  return (
-    <MarginPart title={t("The questions afterwards")}>
-      <PaperAfterChoice value={value} onChange={(v) => set.mutate(v)} disabled={set.isPending} />
-      <Trouble error={set.error} />
-    </MarginPart>
   );
 }

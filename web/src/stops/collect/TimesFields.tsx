@@ -20,6 +20,7 @@ export function useTimes(first: () => { opens: Date; closes: Date; minutes: numb
     opens: fromField(times.opens).toISOString(),
     closes: fromField(times.closes).toISOString(),
     minutes: times.minutes ? Number(times.minutes) : null,
+    lateUntil: null,
   });
   return { times, setTimes, asked };
 }

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { useNavigate } from "react-router";
+import { Link, useNavigate } from "react-router";
 import { api, ok } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { MarginPart, Note } from "../../parts/Sheet";
@@ -56,6 +56,7 @@ function GiveOutForm({ assessment, waiting }: { assessment: string; waiting: boo
             section: chosen,
             ...asked(),
             paperAfter,
+            settings: null,
           },
         }),
       ),
@@ -97,6 +98,11 @@ function GiveOutForm({ assessment, waiting }: { assessment: string; waiting: boo
       >
         {t("Give out to {{section}}", { section: free.find((s) => s.id === chosen)?.name ?? "" })}
       </Button>
+      <p className="mt-2">
+        <Link to={`/a/${assessment}/give-out?to=${chosen}`} className="text-small underline">
+          {t("Set how it is taken first")}
+        </Link>
+      </p>
     </MarginPart>
   );
 }

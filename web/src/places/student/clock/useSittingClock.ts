@@ -4,6 +4,8 @@ import { api, ok, type Schemas } from "../../../api/client";
 import { ahead } from "./warnings";
 
 const ASK_EVERY = 15_000;
+/** While one waits for a pause to end. */
+const ASK_OFTEN = 4_000;
 
 /**
  * The time that is left, by the server's clock: a device may go wrong by hours. It is asked again while one works, so
@@ -18,9 +20,18 @@ export function useSittingClock(paper: Schemas["Paper"], paperAt: number) {
     queryKey: ["time", paper.attempt],
     queryFn: () =>
       ok(api.GET("/api/student/attempts/{attempt}/time", { params: { path: { attempt: paper.attempt } } })),
-    refetchInterval: ASK_EVERY,
+    refetchInterval: (query) => (query.state.data?.paused ? ASK_OFTEN : ASK_EVERY),
     refetchOnWindowFocus: "always",
-    initialData: { now: paper.now, deadline: paper.deadline, handedIn: false },
+    initialData: {
+      now: paper.now,
+      deadline: paper.deadline,
+      handedIn: false,
+      paused: paper.rules.paused,
+      aside: false,
+      goesOnIn: null,
+      lines: [],
+      rules: paper.rules,
+    },
     initialDataUpdatedAt: paperAt,
     retry: false,
   });
@@ -33,7 +44,23 @@ export function useSittingClock(paper: Schemas["Paper"], paperAt: number) {
     const timer = setInterval(() => setTick(Date.now()), 1000);
     return () => clearInterval(timer);
   }, []);
-  const left = (Date.parse(heard.deadline) - tick - ahead(heard.now, heardAt)) / 1000;
+  const serverNow = tick + ahead(heard.now, heardAt);
+  const left = (Date.parse(heard.deadline) - serverNow) / 1000;
+  const { paused, aside, goesOnIn, lines } = heard;
+  const rules = heard.rules ?? paper.rules;
+  const { lateFrom } = rules;
   const moreUntil = Date.parse(heard.deadline) > Date.parse(paper.deadline) ? heard.deadline : null;
-  return { left, isOver: left <= 0, moreUntil };
+  return {
+    left,
+    isOver: left <= 0 && !paused && !aside,
+    moreUntil,
+    paused,
+    aside,
+    goesOnIn,
+    lines,
+    /** How it is taken from now on: a teacher may change that while one works. */
+    rules,
+    lateFrom,
+    isLate: lateFrom !== null && serverNow > Date.parse(lateFrom),
+  };
 }

@@ -206,7 +206,7 @@ class AccessTest {
 
     /** A body that is well-formed for each path, so that only access can refuse it. */
     private static Object body(String path, Map<String, String> ids) {
-        if (path.endsWith("/times")) {
+        if (path.endsWith("/times") || path.endsWith("/times/preview")) {
             return Map.of("opens", "2026-01-01T00:00:00Z", "closes", "2026-01-02T00:00:00Z", "minutes", 60);
         }
         if (path.endsWith("/different")) {

@@ -37,6 +37,13 @@ class RunningController {
         return different.of(me, sitting);
     }
 
+    /** What other times would do to those who are at work. */
+    @PostMapping("/sittings/{sitting}/times/preview")
+    Sittings.TimesEffect timesEffect(
+            @AuthenticationPrincipal Me me, @PathVariable UUID sitting, @RequestBody Sittings.Times wanted) {
+        return sittings.previewTimes(me, sitting, wanted);
+    }
+
     @PutMapping("/sittings/{sitting}/settings")
     Sittings.SittingLine settings(
             @AuthenticationPrincipal Me me, @PathVariable UUID sitting, @RequestBody SittingSettings wanted) {

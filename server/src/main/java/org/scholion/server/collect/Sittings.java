@@ -244,6 +244,45 @@ public class Sittings {
         return retimed(row);
     }
 
+    /**
+     * What other times would do to those who are at work.
+     *
+     * @param shorter how many would have less time than now, of whom {@code over} would have none left
+     */
+    public record TimesEffect(int working, int longer, int shorter, int over) {}
+
+    /** What these times would do; nothing is written. */
+    @Transactional(readOnly = true)
+    public TimesEffect previewTimes(Me me, UUID sitting, Times wanted) {
+        access.require(me, Access.Action.WORK_ON_SITTING, sitting);
+        requireTimes(wanted);
+        SittingRow then = timed(wanted);
+        Instant now = clock.instant();
+        Map<UUID, DifferentRow> different = differentIn(sitting);
+        List<AtWork.Stand> working = atWork.in(sitting);
+        int longer = 0;
+        int shorter = 0;
+        int over = 0;
+        for (AtWork.Stand at : working) {
+            Instant due = at.dueAfter(
+                    OwnTimes.of(then, different.get(at.student())).deadline(at.startedAt()));
+            longer += due.isAfter(at.end()) ? 1 : 0;
+            shorter += due.isBefore(at.end()) ? 1 : 0;
+            over += due.isBefore(at.end()) && !due.isAfter(now) ? 1 : 0;
+        }
+        return new TimesEffect(working.size(), longer, shorter, over);
+    }
+
+    /** A sitting that has nothing but its times. */
+    private static SittingRow timed(Times wanted) {
+        SittingRow row = new SittingRow();
+        row.opensAt = wanted.opens();
+        row.closesAt = wanted.closes();
+        row.minutes = wanted.minutes();
+        row.lateUntil = wanted.lateUntil();
+        return row;
+    }
+
     /** Takes a giving out back, until somebody begins: the sitting is no more. */
     @Transactional
     public void withdraw(Me me, UUID sitting) {
@@ -275,18 +314,24 @@ public class Sittings {
         }
     }
 
-    /** Adds minutes until it closes, and to the time limit where there is one. */
+    /** Adds minutes until it closes, and to the time limit where there is one; fewer than none take them back. */
     @Transactional
     public SittingLine addTime(Me me, UUID sitting, int minutes) {
         access.require(me, Access.Action.WORK_ON_SITTING, sitting);
-        if (minutes < 1 || minutes > 1_440) {
+        if (minutes == 0 || Math.abs(minutes) > 1_440) {
             throw Refused.invalid("minutes", "add from 1 to 1440 minutes");
         }
         // One after the other: six times five minutes at once are thirty.
         SittingRow row = held(sitting);
         Instant now = clock.instant();
-        row.closesAt = (row.closesAt.isBefore(now) ? now : row.closesAt).plus(Duration.ofMinutes(minutes));
-        row.minutes = row.minutes == null ? null : row.minutes + minutes;
+        boolean isOver = minutes > 0 && row.closesAt.isBefore(now);
+        Instant closes = (isOver ? now : row.closesAt).plus(Duration.ofMinutes(minutes));
+        Integer limit = row.minutes == null ? null : row.minutes + minutes;
+        Instant late = row.lateUntil != null && row.lateUntil.isAfter(closes) ? row.lateUntil : null;
+        requireTimes(new Times(row.opensAt, closes, limit, late));
+        row.closesAt = closes;
+        row.minutes = limit;
+        row.lateUntil = late;
         return retimed(row);
     }
 

@@ -185,6 +185,7 @@ public class Taking {
      *
      * @param now the server's clock, which alone counts
      * @param aside the teacher has set it aside; {@code goesOnIn} is the attempt in which its student goes on, if any
+     * @param rules how it is taken from now on; null where it is set aside
      */
     public record TimeOf(
             Instant now,
@@ -193,7 +194,8 @@ public class Taking {
             boolean paused,
             boolean aside,
             @Nullable UUID goesOnIn,
-            List<TeacherLines.LineTold> lines) {}
+            List<TeacherLines.LineTold> lines,
+            @Nullable OwnRules rules) {}
 
     /** Asked again and again while a student works: more time arrives by it. */
     @Transactional(readOnly = true)
@@ -203,8 +205,9 @@ public class Taking {
         AtWork.Stand stand = atWork.find(attemptId).orElse(null);
         if (stand == null) {
             UUID next = settingAside.fate(attemptId).goesOnIn();
-            return new TimeOf(now, now, false, false, true, next, List.of());
+            return new TimeOf(now, now, false, false, true, next, List.of(), null);
         }
+        SittingRow sitting = sittings.require(stand.sitting());
         return new TimeOf(
                 now,
                 stand.end(),
@@ -212,7 +215,8 @@ public class Taking {
                 stand.pausedAt() != null,
                 false,
                 null,
-                lines.to(stand.sitting(), stand.student(), stand.startedAt()));
+                lines.to(stand.sitting(), stand.student(), stand.startedAt()),
+                OwnRules.of(sitting, sittings.timesOf(sitting, stand.student()), stand));
     }
 
     /** @param code what was typed from the board, where the sitting asks for one */

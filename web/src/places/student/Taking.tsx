@@ -1,0 +1,175 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useNavigate } from "react-router";
+import { api, ok, Problem, type Schemas } from "../../api/client";
+import { Button } from "../../parts/Button";
+import { useKeys } from "../../parts/Keys";
+import { SchoolSign } from "../../parts/SchoolSign";
+import { fileUrl } from "../../parts/upload";
+import { t } from "../../text";
+import { CheckAndHandIn } from "./CheckAndHandIn";
+import { TimeLeft } from "./clock/TimeLeft";
+import { useSittingClock } from "./clock/useSittingClock";
+import { OtherWindowNote } from "./OtherWindowNote";
+import { PartHead } from "./PartHead";
+import { Progress } from "./Progress";
+import { askedOn } from "./pages";
+import { Questions } from "./Questions";
+import { SavedState } from "./SavedState";
+import { isSaid } from "./said";
+import { TeacherSays } from "./TeacherSays";
+import { useLeaving } from "./useLeaving";
+import { useWayThrough } from "./useWayThrough";
+import { useWhatISaid } from "./useWhatISaid";
+
+type Paper = Schemas["Paper"];
+
+/** Working on a paper: its questions, the time, what is saved, and handing in. */
+export function Taking({ paper, paperAt }: { paper: Paper; paperAt: number }) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const { saver, said, say, choose } = useWhatISaid(paper);
+  const clock = useSittingClock(paper, paperAt);
+  const { rules } = clock;
+  const way = useWayThrough(paper, rules, saver.flush);
+  const left = useLeaving(paper.attempt, rules.leavingCounted);
+  const { at, go, pages, screens } = way;
+  const screen = screens[at] ?? [];
+  const first = pages.indexOf(screen[0] as (typeof pages)[number]);
+  const open = screen.flatMap(askedOn).filter((item) => !isSaid(said[item.id]?.answer));
+  const stays = rules.mustAnswer && !rules.goingBack && open.length > 0;
+  const next = () => !stays && go(at + 1);
+  const handIn = useMutation({
+    mutationFn: async () => {
+      if (!(await saver.flush())) {
+        throw new Problem(
+          0,
+          "unsent",
+          Object.keys(saver.others).length > 0
+            ? t("Another window says something else to a question. Choose there first which answer counts.")
+            : t(
+                "Not everything could be sent yet. It is kept on this device; hand in again when there is a connection.",
+              ),
+          [],
+        );
+      }
+      await ok(
+        api.POST("/api/student/attempts/{attempt}/hand-in", { params: { path: { attempt: paper.attempt } } }),
+      );
+    },
+    onSuccess: () => {
+      void client.invalidateQueries({ queryKey: ["paper", paper.attempt] });
+      void client.invalidateQueries({ queryKey: ["todo"] });
+      void navigate(`/sit/${paper.attempt}`, { replace: true });
+    },
+  });
+  useKeys([
+    ["ArrowRight", t("next question"), next],
+    ["ArrowLeft", rules.goingBack ? t("previous question") : "", () => go(at - 1)],
+  ]);
+  const closed = clock.isOver || clock.paused || clock.aside;
+  return (
+    <div className="mx-auto flex min-h-dvh max-w-2xl flex-col border-rule bg-sheet sm:border-x">
+      <header className="sticky top-0 z-10 border-b border-rule bg-paper px-4 pt-3 pb-2">
+        <div className="flex items-baseline justify-between gap-4">
+          <h1 className="truncate font-script text-words font-semibold">{paper.title}</h1>
+          <SchoolSign />
+          {clock.paused ? (
+            <strong className="text-waiting">{t("paused")}</strong>
+          ) : (
+            <TimeLeft left={clock.left} moreUntil={clock.moreUntil} />
+          )}
+        </div>
+        {paper.questions.length > 0 && (
+          <p className="mt-1 text-small">
+            {t("Question paper:")}{" "}
+            {paper.questions.map((q) => (
+              <a
+                key={q.file}
+                className="mr-3 underline"
+                href={fileUrl(q.file)}
+                target="_blank"
+                rel="noreferrer"
+              >
+                {q.name || t("Open the question paper")}
+              </a>
+            ))}
+          </p>
+        )}
+        <Progress
+          pages={pages}
+          said={said}
+          isHere={way.isHere}
+          isOpen={way.isOpen}
+          onGo={(page) => way.goTo(page.item.id)}
+        />
+      </header>
+      <main id="page" className="flex-1 px-4 py-5">
+        <TeacherSays clock={clock} attempt={paper.attempt} left={left} />
+        <fieldset disabled={closed} className="min-w-0 disabled:opacity-60">
+          {screen.flatMap(askedOn).map((asked) => (
+            <OtherWindowNote
+              key={asked.id}
+              item={asked}
+              other={saver.others[asked.id]}
+              onChoose={(mine) => choose(asked.id, mine)}
+            />
+          ))}
+          {screen.map((page, i) => (
+            <div key={page.item.id} className={i > 0 ? "mt-8 border-t border-rule pt-5" : ""}>
+              {page.item.part !== pages[first + i - 1]?.item.part && (
+                <PartHead part={paper.parts.find((p) => p.id === page.item.part)} />
+              )}
+              <Questions
+                page={page}
+                all={paper.items.filter((item) => item.number > 0).length}
+                said={said}
+                onSay={say}
+              />
+            </div>
+          ))}
+          {at === screens.length && (
+            <CheckAndHandIn
+              paper={paper}
+              mustAnswer={rules.mustAnswer}
+              said={said}
+              onGo={rules.goingBack ? way.goTo : undefined}
+              onHandIn={() => handIn.mutate()}
+              pending={handIn.isPending}
+              error={handIn.error}
+            />
+          )}
+        </fieldset>
+      </main>
+      <footer className="sticky bottom-0 border-t border-rule bg-paper px-4 py-3">
+        <SavedState saver={saver} />
+        {stays && <p className="mt-1 text-small text-waiting">{t("Answer this to go on.")}</p>}
+        {!rules.goingBack && at < screens.length && !stays && (
+          <p className="mt-1 text-small text-soft">{t("You cannot come back to this once you go on.")}</p>
+        )}
+        <div className="mt-2 flex flex-wrap gap-3">
+          {rules.goingBack && (
+            <Button
+              className="min-h-11 grow justify-center"
+              hotkey="←"
+              disabled={!way.mayGoBack}
+              onClick={() => go(at - 1)}
+            >
+              {t("Previous")}
+            </Button>
+          )}
+          {at < screens.length && (
+            <Button
+              look="strong"
+              className="min-h-11 grow-2 basis-32 justify-center"
+              hotkey="→"
+              disabled={stays}
+              onClick={next}
+            >
+              {at === screens.length - 1 ? t("Check and hand in") : t("Next")}
+            </Button>
+          )}
+        </div>
+      </footer>
+    </div>
+  );
+}

@@ -1,0 +1,165 @@
+import { useState } from "react";
+import { Button, TextButton } from "../../../parts/Button";
+import { Check, Field } from "../../../parts/Field";
+import { MarginPart, Note } from "../../../parts/Sheet";
+import { Trouble } from "../../../parts/States";
+import { t } from "../../../text";
+import { moment } from "../../../text/figures";
+import { fieldTime, fromField } from "../../../text/zone";
+import { Pick } from "./boxes";
+import { moreInWords } from "./scale";
+import { type SittingView, useSittingChanges } from "./useSitting";
+
+type Line = SittingView["different"][number];
+
+/** More time, other dates: what is different for some students. Only teachers see it. */
+export function DifferentForSome({ view }: { view: SittingView }) {
+  const { differ, sameAgain } = useSittingChanges(view);
+  const [editing, setEditing] = useState<Line | "new" | null>(null);
+  return (
+    <MarginPart title={t("Different for some")}>
+      {view.different.map((line) => (
+        <Note key={line.student} by="person">
+          <p>
+            <strong>{`${line.given} ${line.family}`}</strong> {wordsOf(line)}
+          </p>
+          <p className="text-small text-soft">
+            {line.ownMinutes === null
+              ? t("open {{from}} to {{to}}", { from: moment(line.ownOpens), to: moment(line.ownCloses) })
+              : t("{{count}} minutes, until {{to}} at the latest", {
+                  count: line.ownMinutes,
+                  to: moment(line.ownCloses),
+                })}
+            {line.note && ` · ${line.note}`}
+          </p>
+          <p className="flex gap-4 text-small">
+            <TextButton onClick={() => setEditing(line)}>{t("Change")}</TextButton>
+            <TextButton disabled={sameAgain.isPending} onClick={() => sameAgain.mutate(line.student)}>
+              {t("Same as the others")}
+            </TextButton>
+          </p>
+        </Note>
+      ))}
+      <p className="text-small text-soft">{t("Only teachers see this.")}</p>
+      <Trouble error={sameAgain.error} />
+      {editing ? (
+        <Form
+          key={editing === "new" ? "new" : editing.student}
+          view={view}
+          line={editing === "new" ? null : editing}
+          onDone={() => setEditing(null)}
+          differ={differ}
+        />
+      ) : (
+        <TextButton onClick={() => setEditing("new")}>
+          {view.different.length > 0 ? t("One more") : t("Make something different for a student")}
+        </TextButton>
+      )}
+    </MarginPart>
+  );
+}
+
+/** What is different, in words. */
+function wordsOf(line: Line): string {
+  const more = moreInWords(line.percent, line.more);
+  const opens = line.opens ? t("from {{when}}", { when: moment(line.opens) }) : "";
+  const closes = line.closes ? t("until {{when}}", { when: moment(line.closes) }) : "";
+  return [more, opens, closes].filter((words) => words !== "").join(", ");
+}
+
+const SHARES: [string, string][] = [
+  ["100", "as long as the others"],
+  ["125", "a quarter longer"],
+  ["150", "half as long again"],
+  ["175", "three quarters longer"],
+  ["200", "twice as long"],
+];
+
+function Form({
+  view,
+  line,
+  onDone,
+  differ,
+}: {
+  view: SittingView;
+  line: Line | null;
+  onDone: () => void;
+  differ: ReturnType<typeof useSittingChanges>["differ"];
+}) {
+  const [students, setStudents] = useState<string[]>(line ? [line.student] : []);
+  const [percent, setPercent] = useState(String(line?.percent ?? 150));
+  const [more, setMore] = useState(line?.more ? String(line.more) : "");
+  const [opens, setOpens] = useState(line?.opens ? fieldTime(new Date(line.opens)) : "");
+  const [closes, setCloses] = useState(line?.closes ? fieldTime(new Date(line.closes)) : "");
+  const [note, setNote] = useState(line?.note ?? "");
+  const at = (field: string) => (field ? fromField(field).toISOString() : null);
+  const nothing = percent === "100" && !more && !opens && !closes;
+  return (
+    <form
+      className="mt-3 grid gap-2"
+      onSubmit={(e) => {
+        e.preventDefault();
+        differ.mutate(
+          {
+            students,
+            percent: Number(percent),
+            more: more ? Number(more) : 0,
+            opens: at(opens),
+            closes: at(closes),
+            note,
+          },
+          { onSuccess: onDone },
+        );
+      }}
+    >
+      {line ? (
+        <p className="font-semibold">{`${line.given} ${line.family}`}</p>
+      ) : (
+        <fieldset className="max-h-52 overflow-y-auto border border-rule px-2 py-1">
+          <legend className="px-1 text-small font-semibold text-soft">{t("Students")}</legend>
+          {view.students.map((s) => (
+            <Check
+              key={s.id}
+              checked={students.includes(s.id)}
+              onChange={(on) => setStudents(on ? [...students, s.id] : students.filter((id) => id !== s.id))}
+            >
+              {`${s.family}, ${s.given}`}
+            </Check>
+          ))}
+        </fieldset>
+      )}
+      <Pick
+        label={t("Time")}
+        value={percent}
+        options={SHARES.map(([value, words]) => [value, t(words)])}
+        onChange={setPercent}
+      />
+      <Field
+        label={t("Minutes more")}
+        inputMode="numeric"
+        value={more}
+        onChange={(e) => setMore(e.target.value.replace(/\D/g, ""))}
+      />
+      <Field
+        label={t("Opens for them (empty for the same)")}
+        type="datetime-local"
+        value={opens}
+        onChange={(e) => setOpens(e.target.value)}
+      />
+      <Field
+        label={t("Closes for them (empty for the same)")}
+        type="datetime-local"
+        value={closes}
+        onChange={(e) => setCloses(e.target.value)}
+      />
+      <Field label={t("Why, for teachers")} value={note} onChange={(e) => setNote(e.target.value)} />
+      <Trouble error={differ.error} />
+      <div className="flex flex-wrap gap-3">
+        <Button type="submit" disabled={students.length === 0 || nothing || differ.isPending}>
+          {t("Make it different for {{count}} students", { count: students.length })}
+        </Button>
+        <TextButton onClick={onDone}>{t("Leave it as it is")}</TextButton>
+      </div>
+    </form>
+  );
+}

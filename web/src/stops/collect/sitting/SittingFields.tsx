@@ -1,0 +1,183 @@
+import type { ReactNode } from "react";
+import { TextButton } from "../../../parts/Button";
+import { Area } from "../../../parts/Field";
+import { t } from "../../../text";
+import { zone } from "../../../text/zone";
+import { Box, Group, Pick } from "./boxes";
+import { codeOnBoard, isOdd, newCode, type PaperAfter, type Settings, type SittingDraft } from "./draft";
+
+const yesNo = (yes: string, no: string): ["yes" | "no", string][] => [
+  ["yes", t(yes)],
+  ["no", t(no)],
+];
+
+/** Everything about a sitting, in sentences with boxes: who and when, how it is taken, the ways to it, the words. */
+export function SittingFields({
+  draft,
+  onChange,
+  who,
+  link,
+}: {
+  draft: SittingDraft;
+  onChange: (draft: SittingDraft) => void;
+  /** To whom it is given, with its field where that is open. */
+  who: ReactNode;
+  /** Where students find it; not known before it is given out. */
+  link: string | null;
+}) {
+  const set = (more: Partial<SittingDraft>) => onChange({ ...draft, ...more });
+  const settings = (more: Partial<Settings>) => set({ settings: { ...draft.settings, ...more } });
+  const odd = isOdd(draft.opens) || isOdd(draft.closes);
+  return (
+    <div className="grid gap-x-10 gap-y-7 px-5 py-5 xl:grid-cols-2">
+      <Group title={t("Who and when")}>
+        {who}
+        <Box
+          label={t("from")}
+          type="datetime-local"
+          value={draft.opens}
+          onChange={(e) => set({ opens: e.target.value })}
+        />
+        <Box
+          label={t("to")}
+          after={t("in the school’s time, {{zone}}", { zone: zone() })}
+          type="datetime-local"
+          value={draft.closes}
+          onChange={(e) => set({ closes: e.target.value })}
+        />
+        {odd && (
+          <p role="status" className="text-small text-waiting">
+            {t("One of these times is late in the evening or at night. Is that meant?")}
+          </p>
+        )}
+        <Box
+          label={t("handed in late until")}
+          after={draft.lateUntil ? "" : t("not at all while this is empty")}
+          type="datetime-local"
+          value={draft.lateUntil}
+          onChange={(e) => set({ lateUntil: e.target.value })}
+        />
+        {draft.lateUntil && (
+          <p className="text-small text-soft">
+            {t("What a day costs is a rule of the paper, in Key. Without such a rule it costs nothing.")}
+          </p>
+        )}
+        <Box
+          label={t("working time")}
+          after={draft.minutes ? t("minutes for each student") : t("minutes; no limit while this is empty")}
+          inputMode="numeric"
+          className="w-16"
+          value={draft.minutes}
+          onChange={(e) => set({ minutes: e.target.value.replace(/\D/g, "") })}
+        />
+      </Group>
+      <HowTaken draft={draft} onSettings={settings} onPaperAfter={(paperAfter) => set({ paperAfter })} />
+      <Group title={t("Ways to it")}>
+        <p>{t("Students find it under To do.")}</p>
+        {link && (
+          <p className="w-full min-w-0 wrap-anywhere">
+            {t("The link for students of the section:")}{" "}
+            <a href={link} className="underline">
+              {link}
+            </a>
+          </p>
+        )}
+        <Code code={draft.settings.code} onChange={(code) => settings({ code })} />
+      </Group>
+      <Group title={t("Words before and after")}>
+        <Area
+          className="w-full"
+          label={t("On the page before the questions")}
+          value={draft.settings.wordsBefore}
+          onChange={(e) => settings({ wordsBefore: e.target.value })}
+        />
+        <Area
+          className="w-full"
+          label={t("After handing in")}
+          value={draft.settings.wordsAfter}
+          onChange={(e) => settings({ wordsAfter: e.target.value })}
+        />
+      </Group>
+    </div>
+  );
+}
+
+function HowTaken({
+  draft: { settings, paperAfter },
+  onSettings,
+  onPaperAfter,
+}: {
+  draft: SittingDraft;
+  onSettings: (more: Partial<Settings>) => void;
+  onPaperAfter: (value: PaperAfter) => void;
+}) {
+  return (
+    <Group title={t("How it is taken")}>
+      <Pick
+        label={t("A page shows")}
+        value={settings.asking}
+        options={[
+          ["ONE", t("one question")],
+          ["PART", t("a part of the paper")],
+          ["ALL", t("all questions")],
+        ]}
+        onChange={(asking) => onSettings({ asking, goingBack: asking === "ALL" ? true : settings.goingBack })}
+      />
+      {settings.asking !== "ALL" && (
+        <Pick
+          label={t("going back")}
+          value={settings.goingBack ? "yes" : "no"}
+          options={yesNo("yes", "no, what was left is closed")}
+          onChange={(value) => onSettings({ goingBack: value === "yes" })}
+        />
+      )}
+      <Pick
+        label={t("an answer is")}
+        value={settings.mustAnswer ? "yes" : "no"}
+        options={yesNo("required before handing in", "not required")}
+        onChange={(value) => onSettings({ mustAnswer: value === "yes" })}
+      />
+      <Pick
+        label={t("leaving the page is")}
+        value={settings.leavingCounted ? "yes" : "no"}
+        options={yesNo("counted; students are told", "not counted")}
+        onChange={(value) => onSettings({ leavingCounted: value === "yes" })}
+      />
+      <Pick
+        label={t("After handing in, students can see the questions")}
+        value={paperAfter}
+        options={[
+          ["WHEN_ALL_CLOSED", t("When every section’s time is over")],
+          ["AT_ONCE", t("At once")],
+          ["NEVER", t("Never")],
+        ]}
+        onChange={onPaperAfter}
+      />
+    </Group>
+  );
+}
+
+function Code({ code, onChange }: { code: string; onChange: (code: string) => void }) {
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1">
+      <Box
+        label={t("Code for the board")}
+        value={code}
+        className="w-36 uppercase"
+        autoComplete="off"
+        spellCheck={false}
+        onChange={(e) => onChange(e.target.value)}
+      />
+      {code ? (
+        <>
+          <strong className="font-script text-title tracking-widest">
+            {codeOnBoard(code.toUpperCase())}
+          </strong>
+          <TextButton onClick={() => onChange("")}>{t("No code")}</TextButton>
+        </>
+      ) : (
+        <TextButton onClick={() => onChange(newCode())}>{t("Make a code")}</TextButton>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,147 @@
+import { useState } from "react";
+import { Link, useNavigate, useParams } from "react-router";
+import { Button, TextButton } from "../../../parts/Button";
+import { MarginPart, Note, Sheet } from "../../../parts/Sheet";
+import { Loaded, Trouble } from "../../../parts/States";
+import { same } from "../../../parts/same";
+import { useSettled } from "../../../parts/useSettled";
+import { t } from "../../../text";
+import { useHeader } from "../../Assessment";
+import { DifferentForSome } from "./DifferentForSome";
+import { draftOf, timesOf } from "./draft";
+import { SittingFields } from "./SittingFields";
+import { ToScale } from "./ToScale";
+import { type SittingView, useSitting, useSittingChanges, useTimesEffect } from "./useSitting";
+
+/** A sitting that is given out: all about it can be changed, and what that does is told before. */
+export function SittingPage() {
+  const { assessment = "", sitting = "" } = useParams();
+  const query = useSitting(assessment, sitting);
+  return <Loaded query={query}>{(view) => <Given key={view.sitting.id} view={view} />}</Loaded>;
+}
+
+function Given({ view }: { view: SittingView }) {
+  const navigate = useNavigate();
+  const header = useHeader(view.assessment, null);
+  const section = header.data?.sections.find((s) => s.id === view.sitting.section)?.name ?? "";
+  const [draft, setDraft] = useState(() => draftOf(view.sitting));
+  const changes = useSittingChanges(view);
+  const changed = !same(draft, draftOf(view.sitting));
+  const [sure, setSure] = useState(false);
+  return (
+    <Sheet
+      margin={
+        <>
+          <ToScale draft={draft} different={view.different} />
+          <DifferentForSome view={view} />
+          <MarginPart title={t("If you save now")}>
+            {changed ? (
+              <Effect view={view} draft={draft} />
+            ) : (
+              <p className="text-small text-soft">{t("Nothing is changed.")}</p>
+            )}
+            <Trouble error={changes.save.error} />
+            <div className="flex flex-wrap items-center gap-3">
+              <Button
+                look="strong"
+                disabled={!changed || timesOf(draft) === null || changes.save.isPending}
+                onClick={() => changes.save.mutate(draft)}
+              >
+                {t("Save for {{section}}", { section })}
+              </Button>
+              {changed && (
+                <TextButton onClick={() => setDraft(draftOf(view.sitting))}>
+                  {t("Leave it as it is")}
+                </TextButton>
+              )}
+            </div>
+          </MarginPart>
+          <MarginPart title={t("Withdraw")}>
+            {view.begun ? (
+              <p className="text-small text-soft">
+                {t("A student has begun, so it cannot be withdrawn. You can close it by its times.")}
+              </p>
+            ) : sure ? (
+              <Note by="waiting">
+                <p>{t("Nobody has begun. It disappears from the students’ To do; the key stays.")}</p>
+                <Trouble error={changes.withdraw.error} />
+                <p className="mt-1 flex gap-3">
+                  <Button
+                    look="strong"
+                    disabled={changes.withdraw.isPending}
+                    onClick={() =>
+                      changes.withdraw.mutate(undefined, {
+                        onSuccess: () => navigate(`/a/${view.assessment}/collect`),
+                      })
+                    }
+                  >
+                    {t("Withdraw")}
+                  </Button>
+                  <TextButton onClick={() => setSure(false)}>{t("Keep it")}</TextButton>
+                </p>
+              </Note>
+            ) : (
+              <TextButton onClick={() => setSure(true)}>
+                {t("Withdraw it from {{section}}", { section })}
+              </TextButton>
+            )}
+          </MarginPart>
+        </>
+      }
+    >
+      <div className="flex flex-wrap items-baseline gap-x-4 border-b border-rule px-5 py-2">
+        <h2 className="font-script text-words font-semibold">
+          {t("The sitting of {{section}}", { section })}
+        </h2>
+        <Link to={`/a/${view.assessment}/collect`} className="underline">
+          {t("Back to who is at work")}
+        </Link>
+      </div>
+      <SittingFields
+        draft={draft}
+        onChange={setDraft}
+        who={
+          <p>
+            {t("Given to")} <strong>{section}</strong> ·{" "}
+            {t("{{count}} students", { count: view.students.length })}
+          </p>
+        }
+        link={`${location.origin}/todo/${view.sitting.id}`}
+      />
+    </Sheet>
+  );
+}
+
+/** What other times do to those who are at work. */
+function Effect({ view, draft }: { view: SittingView; draft: ReturnType<typeof draftOf> }) {
+  const effect = useTimesEffect(view, useSettled(draft));
+  const e = effect.data;
+  if (view.working === 0) {
+    return <p className="mb-2 text-small">{t("Nobody is at work just now.")}</p>;
+  }
+  return (
+    <>
+      <p className="mb-2 text-small">
+        {t("{{count}} students are at work. What you change holds for them within a quarter of a minute.", {
+          count: view.working,
+        })}
+      </p>
+      {e && (e.longer > 0 || e.shorter > 0) && (
+        <Note by="waiting">
+          {e.longer > 0 && <p>{t("{{count}} of them have more time.", { count: e.longer })}</p>}
+          {e.shorter > 0 && <p>{t("{{count}} of them have less time.", { count: e.shorter })}</p>}
+          {e.over > 0 && (
+            <p>
+              <strong>
+                {t("For {{count}} the time would be over at once; what they have is handed in.", {
+                  count: e.over,
+                })}
+              </strong>
+            </p>
+          )}
+        </Note>
+      )}
+      <Trouble error={effect.error} />
+    </>
+  );
+}

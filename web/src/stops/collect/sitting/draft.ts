@@ -1,0 +1,81 @@
+import type { Schemas } from "../../../api/client";
+import { fieldTime, fromField } from "../../../text/zone";
+
+export type Settings = Schemas["SittingSettings"];
+export type PaperAfter = Schemas["SittingLine"]["paperAfter"];
+
+/** A sitting as it is typed: times in the school's zone, as fields have them. */
+export type SittingDraft = {
+  opens: string;
+  closes: string;
+  minutes: string;
+  lateUntil: string;
+  paperAfter: PaperAfter;
+  settings: Settings;
+};
+
+const USUAL: Settings = {
+  asking: "ONE",
+  goingBack: true,
+  mustAnswer: false,
+  leavingCounted: false,
+  wordsBefore: "",
+  wordsAfter: "",
+  code: "",
+};
+
+const HOUR = 3_600_000;
+
+/** What a new sitting begins with: open now, for an hour, taken as usual. */
+export const firstDraft = (now = new Date()): SittingDraft => ({
+  opens: fieldTime(now),
+  closes: fieldTime(new Date(now.getTime() + HOUR)),
+  minutes: "",
+  lateUntil: "",
+  paperAfter: "WHEN_ALL_CLOSED",
+  settings: USUAL,
+});
+
+const typed = (instant: string | null): string => (instant ? fieldTime(new Date(instant)) : "");
+
+export const draftOf = (line: Schemas["SittingLine"]): SittingDraft => ({
+  opens: typed(line.opens),
+  closes: typed(line.closes),
+  minutes: line.minutes === null ? "" : String(line.minutes),
+  lateUntil: typed(line.lateUntil),
+  paperAfter: line.paperAfter,
+  settings: line.settings,
+});
+
+/** The times as the server takes them; nothing while one of them is not typed whole. */
+export function timesOf(draft: SittingDraft): Schemas["Times"] | null {
+  if (!draft.opens || !draft.closes) {
+    return null;
+  }
+  return {
+    opens: fromField(draft.opens).toISOString(),
+    closes: fromField(draft.closes).toISOString(),
+    minutes: draft.minutes ? Number(draft.minutes) : null,
+    lateUntil: draft.lateUntil ? fromField(draft.lateUntil).toISOString() : null,
+  };
+}
+
+const EARLY = 6;
+const LATE = 21;
+
+/** Whether a time lies where nobody is at school, which is asked about once. */
+export const isOdd = (field: string): boolean => {
+  const hour = Number(field.slice(11, 13));
+  return field !== "" && (hour < EARLY || hour >= LATE);
+};
+
+const WORDS = ["TIDE", "BUOY", "MAST", "KEEL", "SAIL", "KNOT", "REEF", "HELM", "DECK", "QUAY"];
+
+/** A code that is easily read from the board and typed. */
+export function newCode(random = Math.random): string {
+  const word = WORDS[Math.floor(random() * WORDS.length)] ?? "TIDE";
+  return `${word}${1_000 + Math.floor(random() * 9_000)}`;
+}
+
+/** A code as it stands on the board: letters and digits apart. */
+export const codeOnBoard = (code: string): string => code.replace(/^([A-Z]+)(\d+)$/, "$1 $2");
