@@ -84,7 +84,7 @@ function Closing({
         )}
       </span>
       <Button hotkey="+" onClick={() => running.moreForAll(line, left <= 0)} disabled={running.pending}>
-        {left > 0 ? t("5 minutes more for all") : t("Reopen for 10 minutes")}
+        {left > 0 ? t("5 min more for all") : t("Reopen for 10 minutes")}
       </Button>
     </div>
   );

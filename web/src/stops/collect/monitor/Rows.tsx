@@ -53,7 +53,7 @@ export function Rows({
             <StudentRow
               key={row.student + row.section}
               row={row}
-              now={now}
+              now={row.paused ? Date.parse(view.now) : now}
               counted={counted}
               isChosen={chosen !== undefined && rowId(chosen) === rowId(row)}
               onChoose={() => onChoose(row)}

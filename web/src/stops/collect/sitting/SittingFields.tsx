@@ -93,7 +93,7 @@ export function SittingFields({
         />
         <Area
           className="w-full"
-          label={t("After handing in")}
+          label={t("On the page after handing in")}
           value={draft.settings.wordsAfter}
           onChange={(e) => settings({ wordsAfter: e.target.value })}
         />

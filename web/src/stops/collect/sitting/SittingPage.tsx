@@ -33,7 +33,6 @@ function Given({ view }: { view: SittingView }) {
       margin={
         <>
           <ToScale draft={draft} different={view.different} />
-          <DifferentForSome view={view} />
           <MarginPart title={t("If you save now")}>
             {changed ? (
               <Effect view={view} draft={draft} />
@@ -56,6 +55,7 @@ function Given({ view }: { view: SittingView }) {
               )}
             </div>
           </MarginPart>
+          <DifferentForSome view={view} />
           <MarginPart title={t("Withdraw")}>
             {view.begun ? (
               <p className="text-small text-soft">

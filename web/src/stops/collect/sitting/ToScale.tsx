@@ -6,6 +6,9 @@ import { type SittingDraft, timesOf } from "./draft";
 import { moreInWords, type Stretch, toScale } from "./scale";
 import type { SittingView } from "./useSitting";
 
+/** What is longer than this has days on its line, not hours. */
+const LONG = 36 * 3_600_000;
+
 /** The sitting drawn to scale in time: everybody's stretch, the late one, and each that is different. */
 export function ToScale({ draft, different }: { draft: SittingDraft; different: SittingView["different"] }) {
   const times = timesOf(draft);
@@ -44,7 +47,7 @@ export function ToScale({ draft, different }: { draft: SittingDraft; different: 
     });
   }
   const scale = toScale(stretches);
-  const sameDay = dayOf(new Date(scale.from)) === dayOf(new Date(scale.to));
+  const isShort = scale.to - scale.from < LONG;
   return (
     <MarginPart title={t("The sitting, to scale")}>
       <div aria-hidden="true" className="relative mb-1 h-5 text-small text-soft">
@@ -54,7 +57,7 @@ export function ToScale({ draft, different }: { draft: SittingDraft; different: 
             className="absolute -translate-x-1/2 whitespace-nowrap first:translate-x-0"
             style={{ left: `${scale.place(tick) * 88}%` }}
           >
-            {sameDay ? time(new Date(tick).toISOString()) : dayOf(new Date(tick)).slice(5)}
+            {isShort ? time(new Date(tick).toISOString()) : dayOf(new Date(tick)).slice(5)}
           </span>
         ))}
       </div>

@@ -1,4 +1,4 @@
-import type { InputHTMLAttributes, ReactNode } from "react";
+import { type InputHTMLAttributes, type ReactNode, useId } from "react";
 
 const BOX = "rounded-corner border border-rule-strong bg-sheet px-2 py-1 text-ink";
 
@@ -14,17 +14,18 @@ export function Pick<T extends string>({
   options: [value: T, words: string][];
   onChange: (value: T) => void;
 }) {
+  const id = useId();
   return (
-    <label className="inline-flex flex-wrap items-baseline gap-x-2">
-      <span>{label}</span>
-      <select value={value} onChange={(e) => onChange(e.target.value as T)} className={`${BOX} max-w-full`}>
+    <span className="inline-flex flex-wrap items-baseline gap-x-2">
+      <label htmlFor={id}>{label}</label>
+      <select id={id} value={value} onChange={(e) => onChange(e.target.value as T)} className={`${BOX} max-w-full`}>
         {options.map(([id, words]) => (
           <option key={id} value={id}>
             {words}
           </option>
         ))}
       </select>
-    </label>
+    </span>
   );
 }
 
@@ -35,12 +36,13 @@ export function Box({
   className = "",
   ...rest
 }: InputHTMLAttributes<HTMLInputElement> & { label: ReactNode; after?: string }) {
+  const id = useId();
   return (
-    <label className="inline-flex flex-wrap items-baseline gap-x-2">
-      <span>{label}</span>
-      <input className={`${BOX} ${className}`} {...rest} />
+    <span className="inline-flex flex-wrap items-baseline gap-x-2">
+      <label htmlFor={id}>{label}</label>
+      <input id={id} className={`${BOX} ${className}`} {...rest} />
       {after && <span>{after}</span>}
-    </label>
+    </span>
   );
 }
 

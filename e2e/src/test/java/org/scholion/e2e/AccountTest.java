@@ -79,12 +79,13 @@ class AccountTest {
                 Browser aud = new Browser(school.address(), 1280, 800)) {
             ivo.signIn("Ivo Lomas").open("/sit/" + attempt).sees("You have handed this in.");
             ivo.sees("The questions cannot be seen now.").seesNot("Which knot").isAccessible("Handed in");
-            aud.signIn("Aud Meller").open("/a/" + lesson.id + "/collect").sees("The questions afterwards");
+            aud.signIn("Aud Meller").open("/a/" + lesson.id + "/sittings/" + lesson.sitting());
+            aud.sees("How it is taken");
             new Select(aud.field("After handing in, students can see the questions")).selectByVisibleText("At once");
-            aud.pause().isAccessible("Collect, with what is seen afterwards");
+            aud.clickButton("Save for").sees("Nothing is changed.");
             ivo.open("/sit/" + attempt).sees("Which knot makes a fixed loop?").isAccessible("Handed in, open again");
             new Select(aud.field("After handing in, students can see the questions")).selectByVisibleText("Never");
-            aud.pause();
+            aud.clickButton("Save for").sees("Nothing is changed.");
             ivo.open("/sit/" + attempt)
                     .sees("The questions cannot be seen now.")
                     .seesNot("Which knot");

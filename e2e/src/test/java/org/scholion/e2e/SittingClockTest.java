@@ -19,7 +19,8 @@ class SittingClockTest {
 
     private static void endsIn(Scholion.Running school, Lesson lesson, int seconds) {
         for (String change : new String[] {
-            "update sitting set closes_at = now() + :s * interval '1 second' where assessment_id = :id",
+            "update sitting set closes_at = now() + :s * interval '1 second', ends_at = now() + :s * interval '1 second'"
+                    + " where assessment_id = :id",
             "update attempt set due_at = now() + :s * interval '1 second' where assessment_id = :id"
         }) {
             school.bean(JdbcClient.class)

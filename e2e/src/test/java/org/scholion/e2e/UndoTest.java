@@ -71,9 +71,10 @@ class UndoTest {
     void a_sittings_times_are_changed_and_giving_out_is_withdrawn_until_somebody_begins(Scholion.Running school) {
         Lesson lesson = Lesson.given(school, "Other times on screen", "A");
         try (Browser aud = new Browser(school.address(), 1280, 1000)) {
-            aud.signIn("Aud Meller").open("/a/" + lesson.id + "/collect").click("summary", "Change the times of");
-            aud.sees("Opens (Europe/").type("Time limit in minutes", "45").isAccessible("Collect, times");
-            aud.clickButton("Save these times").pause().clickButton("Withdraw it from Section A");
+            aud.signIn("Aud Meller").open("/a/" + lesson.id + "/collect").clickLink("The sitting of Section A");
+            aud.sees("in the school’s time, Europe/").type("working time", "45").sees("Nobody is at work just now.");
+            aud.isAccessible("The sitting").clickButton("Save for Section A").sees("Nothing is changed.");
+            aud.clickButton("Withdraw it from Section A");
             aud.sees("Nobody has begun.").clickButton("Keep it").clickButton("Withdraw it from Section A");
             aud.clickButton("Withdraw").sees("Not given out yet.");
             aud.open("/a/" + lesson.id + "/key").sees("not given out").hasNoErrors();

@@ -18,7 +18,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** More time, other dates: what is different for some students in a sitting. Only its teachers see it. */
 @Service
-class DifferentForSome {
+public class DifferentForSome {
     private static final int LONGEST_NOTE = 200;
     private static final int MOST_PERCENT = 500;
     private static final int MOST_MINUTES = 1_440;
@@ -45,7 +45,7 @@ class DifferentForSome {
      * @param opens null for the same as the others
      * @param note for the teachers, such as why
      */
-    record DifferentWanted(
+    public record DifferentWanted(
             List<UUID> students,
             int percent,
             int more,
@@ -58,7 +58,7 @@ class DifferentForSome {
      *
      * @param ownOpens when it opens for them, {@code ownCloses} when it closes and {@code ownMinutes} how long they have
      */
-    record DifferentLine(
+    public record DifferentLine(
             UUID student,
             String given,
             String family,
@@ -77,7 +77,7 @@ class DifferentForSome {
      * @param working how many are at work just now
      * @param begun whether anybody has begun, so that it cannot be withdrawn any more
      */
-    record SittingView(
+    public record SittingView(
             Sittings.SittingLine sitting,
             UUID assessment,
             Instant ends,
@@ -86,7 +86,7 @@ class DifferentForSome {
             int working,
             boolean begun) {}
 
-    record SittingStudent(UUID id, String given, String family) {}
+    public record SittingStudent(UUID id, String given, String family) {}
 
     @Transactional(readOnly = true)
     SittingView of(Me me, UUID sitting) {
@@ -136,7 +136,7 @@ class DifferentForSome {
 
     /** Sets it for these students, over what was different for them before; who is at work has the new end at once. */
     @Transactional
-    SittingView set(Me me, UUID sitting, DifferentWanted wanted) {
+    public SittingView set(Me me, UUID sitting, DifferentWanted wanted) {
         access.require(me, Access.Action.WORK_ON_SITTING, sitting);
         if (wanted.students().isEmpty()) {
             throw Refused.invalid("students", "Choose at least one student.");

@@ -67,7 +67,8 @@ class Monitor {
      * @param cells for each item whether something is said
      * @param at the item that changed last, by place; null when none did
      * @param stuck minutes without a change, when they are many; null otherwise
-     * @param due when the time of this student is over, or would be if they began now; null for what came in otherwise
+     * @param due when the time of this student is over, or would be if they began or went on now; null for what came in
+     *     otherwise
      * @param different whether something is different for this student
      * @param paused whether the teacher has stopped the time
      * @param leftPage how often the page was left, where that is counted
@@ -177,13 +178,19 @@ class Monitor {
     /** How the time of one student stands. */
     private record Own(UUID sitting, @Nullable Instant due, boolean different, boolean paused, int leftPage) {
         static Own of(SittingRow sitting, @Nullable DifferentRow different, AtWork.@Nullable Stand stand, Instant now) {
-            Instant due = stand == null ? OwnTimes.of(sitting, different).deadline(now) : stand.due();
+            Instant due = stand == null ? OwnTimes.of(sitting, different).deadline(now) : due(stand, now);
             return new Own(
                     sitting.id,
                     due,
                     different != null,
                     stand != null && stand.pausedAt() != null,
                     stand == null ? 0 : stand.leftPage());
+        }
+
+        /** Of an attempt that is paused, as if it went on now. */
+        private static @Nullable Instant due(AtWork.Stand stand, Instant now) {
+            Instant due = stand.due();
+            return due == null || stand.pausedAt() == null ? due : due.plus(Duration.between(stand.pausedAt(), now));
         }
     }
 

@@ -52,7 +52,9 @@ class RunningController {
 
     @PutMapping("/sittings/{sitting}/different")
     DifferentForSome.SittingView setDifferent(
-            @AuthenticationPrincipal Me me, @PathVariable UUID sitting, @RequestBody DifferentForSome.DifferentWanted wanted) {
+            @AuthenticationPrincipal Me me,
+            @PathVariable UUID sitting,
+            @RequestBody DifferentForSome.DifferentWanted wanted) {
         return different.set(me, sitting, wanted);
     }
 

@@ -264,8 +264,8 @@ public class Sittings {
         int shorter = 0;
         int over = 0;
         for (AtWork.Stand at : working) {
-            Instant due = at.dueAfter(
-                    OwnTimes.of(then, different.get(at.student())).deadline(at.startedAt()));
+            Instant due =
+                    at.dueAfter(OwnTimes.of(then, different.get(at.student())).deadline(at.startedAt()));
             longer += due.isAfter(at.end()) ? 1 : 0;
             shorter += due.isBefore(at.end()) ? 1 : 0;
             over += due.isBefore(at.end()) && !due.isAfter(now) ? 1 : 0;

@@ -14,6 +14,8 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
 import org.scholion.server.collect.BringingIn;
+import org.scholion.server.collect.DifferentForSome;
+import org.scholion.server.collect.SittingSettings;
 import org.scholion.server.collect.Sittings;
 import org.scholion.server.collect.Taking;
 import org.scholion.server.demo.DemoSchool.School;
@@ -41,6 +43,7 @@ class Demo implements ApplicationRunner {
 
     private final DemoSchool house;
     private final Sittings sittings;
+    private final DifferentForSome different;
     private final Taking taking;
     private final BringingIn bringingIn;
     private final Settling settling;
@@ -59,6 +62,7 @@ class Demo implements ApplicationRunner {
     Demo(
             DemoSchool house,
             Sittings sittings,
+            DifferentForSome different,
             Taking taking,
             BringingIn bringingIn,
             Settling settling,
@@ -72,6 +76,7 @@ class Demo implements ApplicationRunner {
             EntityManager entities) {
         this.house = house;
         this.sittings = sittings;
+        this.different = different;
         this.taking = taking;
         this.bringingIn = bringingIn;
         this.settling = settling;
@@ -192,6 +197,47 @@ class Demo implements ApplicationRunner {
             Instant start = i == 1 ? at.plusSeconds(240) : now.minus(Duration.ofMinutes(14L + 3 * i));
             work(student, id, "planning", start, answered, i == 1 ? 70 : 150);
         }
+        clock.at(now.minusSeconds(120), () -> {
+            UUID sitting = sittings.of(id).get(0).id();
+            sittings.setSettings(
+                    school.aud(),
+                    sitting,
+                    new SittingSettings(
+                            SittingSettings.Asking.ONE,
+                            true,
+                            false,
+                            true,
+                            "Charts and dividers on the table. Bearings to the degree, distances to a tenth of a mile.",
+                            "Thank you. Put the charts back in their drawer.",
+                            "TIDE4821"));
+            different(school, sitting, rest.get(3), 150, null, null, "Extra time, as agreed with the parents");
+            different(
+                    school,
+                    sitting,
+                    school.studentsOf("A").get(25),
+                    100,
+                    now.plus(Duration.ofHours(2)),
+                    now.plus(Duration.ofHours(4)),
+                    "Sailing until noon");
+            Me leaves = rest.get(0);
+            taking.leave(leaves, attempt(leaves, id));
+            taking.leave(leaves, attempt(leaves, id));
+        });
+    }
+
+    /** Something is different for a student of section A. */
+    private void different(
+            School school,
+            UUID sitting,
+            Me student,
+            int percent,
+            @Nullable Instant opens,
+            @Nullable Instant closes,
+            String why) {
+        different.set(
+                school.aud(),
+                sitting,
+                new DifferentForSome.DifferentWanted(List.of(student.id()), percent, 0, opens, closes, why));
     }
 
     /** Open for days, no hurry. */
