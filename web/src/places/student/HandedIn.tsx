@@ -1,5 +1,7 @@
+import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
-import type { Schemas } from "../../api/client";
+import { api, ok, type Schemas } from "../../api/client";
+import { ResultPage } from "../../parts/ResultPage";
 import { fileUrl } from "../../parts/upload";
 import { t } from "../../text";
 import { AnswerField } from "./AnswerField";
@@ -44,8 +46,25 @@ export function HandedIn({ paper }: { paper: Paper }) {
       <Link to="/todo" className="underline">
         {t("Back to To do")}
       </Link>
+      {paper.handedIn && <SeenAlready attempt={paper.attempt} />}
       {paper.open && <ReadAgain paper={paper} />}
     </main>
+  );
+}
+
+/** What the teacher lets be seen before it is handed back. */
+function SeenAlready({ attempt }: { attempt: string }) {
+  const query = useQuery({
+    queryKey: ["early", attempt],
+    queryFn: () => ok(api.GET("/api/student/attempts/{attempt}/result", { params: { path: { attempt } } })),
+  });
+  const result = query.data?.result;
+  return (
+    result && (
+      <section aria-label={t("What you can see already")} className="mt-8 border-t border-rule pt-5">
+        <ResultPage result={result} />
+      </section>
+    )
   );
 }
 

@@ -75,13 +75,8 @@ function Handing({
   const client = useQueryClient();
   const [chosen, setChosen] = useState<Chosen>(AT_FIRST);
   const [place, setPlace] = useState(0);
-  const [sees, setSees] = useState<Sees>({
-    score: true,
-    marks: true,
-    answers: true,
-    notes: true,
-    keys: false,
-  });
+  // As the sitting says; for this time it can be said otherwise.
+  const [sees, setSees] = useState<Sees>(view.sees);
   const [messages, setMessages] = useState<Message[]>(() =>
     view.bands.filter((b) => b.message).map((b) => ({ from: b.from, text: b.message })),
   );

@@ -57,6 +57,7 @@ function GiveOutForm({ assessment, waiting }: { assessment: string; waiting: boo
             ...asked(),
             paperAfter,
             settings: null,
+            seen: null,
           },
         }),
       ),

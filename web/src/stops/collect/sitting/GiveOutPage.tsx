@@ -8,7 +8,7 @@ import { Empty, Loaded, Trouble } from "../../../parts/States";
 import { t } from "../../../text";
 import { useHeader } from "../../Assessment";
 import { Pick } from "./boxes";
-import { firstDraft, timesOf } from "./draft";
+import { firstDraft, seenOf, timesOf } from "./draft";
 import { SittingFields } from "./SittingFields";
 import { ToScale } from "./ToScale";
 
@@ -53,6 +53,7 @@ function Giving({ assessment, free }: { assessment: string; free: Schemas["Secti
             ...(timesOf(draft) as Schemas["Times"]),
             paperAfter: draft.paperAfter,
             settings: draft.settings,
+            seen: seenOf(draft),
           },
         }),
       ),

@@ -5,6 +5,7 @@ import { t } from "../../../text";
 import { zone } from "../../../text/zone";
 import { Box, Group, Pick } from "./boxes";
 import { codeOnBoard, isOdd, newCode, type PaperAfter, type Settings, type SittingDraft } from "./draft";
+import { SeenTable } from "./SeenTable";
 
 const yesNo = (yes: string, no: string): ["yes" | "no", string][] => [
   ["yes", t(yes)],
@@ -72,6 +73,7 @@ export function SittingFields({
         />
       </Group>
       <HowTaken draft={draft} onSettings={settings} onPaperAfter={(paperAfter) => set({ paperAfter })} />
+      <SeenTable draft={draft} onChange={set} />
       <Group title={t("Ways to it")}>
         <p>{t("Students find it under To do.")}</p>
         {link && (

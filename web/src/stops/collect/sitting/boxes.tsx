@@ -18,7 +18,12 @@ export function Pick<T extends string>({
   return (
     <span className="inline-flex flex-wrap items-baseline gap-x-2">
       <label htmlFor={id}>{label}</label>
-      <select id={id} value={value} onChange={(e) => onChange(e.target.value as T)} className={`${BOX} max-w-full`}>
+      <select
+        id={id}
+        value={value}
+        onChange={(e) => onChange(e.target.value as T)}
+        className={`${BOX} max-w-full`}
+      >
         {options.map(([id, words]) => (
           <option key={id} value={id}>
             {words}

@@ -2,6 +2,8 @@ import type { Schemas } from "../../../api/client";
 import { fieldTime, fromField } from "../../../text/zone";
 
 export type Settings = Schemas["SittingSettings"];
+export type SeenWhen = Schemas["SeenWhen"];
+export type When = SeenWhen["score"];
 export type PaperAfter = Schemas["SittingLine"]["paperAfter"];
 
 /** A sitting as it is typed: times in the school's zone, as fields have them. */
@@ -12,7 +14,27 @@ export type SittingDraft = {
   lateUntil: string;
   paperAfter: PaperAfter;
   settings: Settings;
+  seen: Record<Kind, When>;
+  seenFrom: string;
 };
+
+/** What students may see of their work. */
+export const KINDS = ["score", "marks", "answers", "notes", "keys"] as const;
+export type Kind = (typeof KINDS)[number];
+
+const USUAL_SEEN: Record<Kind, When> = {
+  score: "HANDED_BACK",
+  marks: "HANDED_BACK",
+  answers: "HANDED_BACK",
+  notes: "HANDED_BACK",
+  keys: "NEVER",
+};
+
+/** What is seen and when, as the server takes it. */
+export const seenOf = (draft: SittingDraft): SeenWhen => ({
+  ...draft.seen,
+  from: draft.seenFrom ? fromField(draft.seenFrom).toISOString() : null,
+});
 
 const USUAL: Settings = {
   asking: "ONE",
@@ -34,6 +56,8 @@ export const firstDraft = (now = new Date()): SittingDraft => ({
   lateUntil: "",
   paperAfter: "WHEN_ALL_CLOSED",
   settings: USUAL,
+  seen: USUAL_SEEN,
+  seenFrom: "",
 });
 
 const typed = (instant: string | null): string => (instant ? fieldTime(new Date(instant)) : "");
@@ -45,6 +69,14 @@ export const draftOf = (line: Schemas["SittingLine"]): SittingDraft => ({
   lateUntil: typed(line.lateUntil),
   paperAfter: line.paperAfter,
   settings: line.settings,
+  seen: {
+    score: line.seen.score,
+    marks: line.seen.marks,
+    answers: line.seen.answers,
+    notes: line.seen.notes,
+    keys: line.seen.keys,
+  },
+  seenFrom: typed(line.seen.from),
 });
 
 /** The times as the server takes them; nothing while one of them is not typed whole. */

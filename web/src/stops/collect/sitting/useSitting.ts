@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, ok, type Schemas } from "../../../api/client";
 import { same } from "../../../parts/same";
-import { draftOf, type SittingDraft, timesOf } from "./draft";
+import { draftOf, type SittingDraft, seenOf, timesOf } from "./draft";
 
 export type SittingView = Schemas["SittingView"];
 
@@ -48,6 +48,9 @@ export function useSittingChanges(view: SittingView) {
       }
       if (!same(draft.settings, was.settings)) {
         await ok(api.PUT("/api/sittings/{sitting}/settings", { ...params, body: draft.settings }));
+      }
+      if (!same(seenOf(draft), seenOf(was))) {
+        await ok(api.PUT("/api/sittings/{sitting}/seen", { ...params, body: seenOf(draft) }));
       }
       if (draft.paperAfter !== was.paperAfter) {
         await ok(

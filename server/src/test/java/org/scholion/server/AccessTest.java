@@ -212,6 +212,9 @@ class AccessTest {
         if (path.endsWith("/different")) {
             return Map.of("opens", "2026-01-01T00:00:00Z", "closes", "2026-01-02T00:00:00Z");
         }
+        if (path.endsWith("/seen")) {
+            return Map.of("answers", "NEVER");
+        }
         if (path.endsWith("/reached")) {
             return Map.of("item", "q1");
         }

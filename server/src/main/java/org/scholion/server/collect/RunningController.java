@@ -50,6 +50,12 @@ class RunningController {
         return sittings.setSettings(me, sitting, wanted);
     }
 
+    @PutMapping("/sittings/{sitting}/seen")
+    Sittings.SittingLine seen(
+            @AuthenticationPrincipal Me me, @PathVariable UUID sitting, @RequestBody SeenWhen wanted) {
+        return sittings.setSeen(me, sitting, wanted);
+    }
+
     @PutMapping("/sittings/{sitting}/different")
     DifferentForSome.SittingView setDifferent(
             @AuthenticationPrincipal Me me,

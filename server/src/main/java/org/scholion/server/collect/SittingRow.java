@@ -63,6 +63,9 @@ class SittingRow {
     @Embedded
     SittingSettings settings;
 
+    @Embedded
+    SeenWhen seen;
+
     @SuppressWarnings("NullAway.Init")
     SittingRow() {}
 }

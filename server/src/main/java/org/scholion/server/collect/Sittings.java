@@ -79,6 +79,7 @@ public class Sittings {
      *
      * @param lateUntil until when it may be handed in late; null for not at all
      * @param settings null for the usual ones
+     * @param seen what students see and when; null for what is usual
      */
     public record GiveOut(
             UUID section,
@@ -87,9 +88,10 @@ public class Sittings {
             @Nullable Integer minutes,
             @Nullable PaperAfter paperAfter,
             @Nullable Instant lateUntil,
-            @Nullable SittingSettings settings) {
+            @Nullable SittingSettings settings,
+            @Nullable SeenWhen seen) {
         public GiveOut(UUID section, Instant opens, Instant closes, @Nullable Integer minutes) {
-            this(section, opens, closes, minutes, null, null, null);
+            this(section, opens, closes, minutes, null, null, null, null);
         }
     }
 
@@ -111,7 +113,8 @@ public class Sittings {
             @Nullable Integer minutes,
             PaperAfter paperAfter,
             @Nullable Instant lateUntil,
-            SittingSettings settings) {}
+            SittingSettings settings,
+            SeenWhen seen) {}
 
     /** Gives out: freezes the first edition when there is none, and opens a sitting for the section. */
     @Transactional
@@ -170,6 +173,7 @@ public class Sittings {
         row.settings = wanted.settings() == null
                 ? SittingSettings.USUAL
                 : wanted.settings().checked();
+        row.seen = wanted.seen() == null ? SeenWhen.USUAL : wanted.seen().checked();
         row.broughtIn = file;
         row.madeBy = me.id();
         row.madeAt = clock.instant();
@@ -409,15 +413,44 @@ public class Sittings {
         return line(row);
     }
 
+    /** Says what students see of their work and from when on; it holds at once. */
+    @Transactional
+    public SittingLine setSeen(Me me, UUID sitting, SeenWhen wanted) {
+        access.require(me, Access.Action.WORK_ON_SITTING, sitting);
+        SittingRow row = held(sitting);
+        row.seen = wanted.checked();
+        repository.flush();
+        events.say("assessment:" + row.assessment);
+        return line(row);
+    }
+
+    /**
+     * What of a sitting whoever has handed in may see now.
+     *
+     * @param questions whether what was asked may be seen, too
+     * @param onHandingBack what is seen once it is handed back
+     */
+    public record Sight(SeenWhen.SeenNow seen, boolean questions, SeenWhen.SeenNow onHandingBack) {}
+
+    @Transactional(readOnly = true)
+    public Sight sight(UUID sitting) {
+        SittingRow row = require(sitting);
+        Instant now = clock.instant();
+        return new Sight(
+                row.seen.at(now, isOverForAll(row.assessment, now)), isOpenAgain(row, now), row.seen.handedBack());
+    }
+
+    private boolean isOverForAll(UUID assessment, Instant now) {
+        return !repository.existsByAssessmentAndEndsAtAfter(assessment, now) && !atWork.isAny(assessment, now);
+    }
+
     /** Whether somebody who has handed in may see the questions again now. */
     @Transactional(readOnly = true)
     boolean isOpenAgain(SittingRow sitting, Instant now) {
         return switch (sitting.paperAfter) {
             case AT_ONCE -> true;
             case NEVER -> false;
-            case WHEN_ALL_CLOSED ->
-                !repository.existsByAssessmentAndEndsAtAfter(sitting.assessment, now)
-                        && !atWork.isAny(sitting.assessment, now);
+            case WHEN_ALL_CLOSED -> isOverForAll(sitting.assessment, now);
         };
     }
 
@@ -452,6 +485,7 @@ public class Sittings {
                 row.minutes,
                 row.paperAfter,
                 row.lateUntil,
-                row.settings);
+                row.settings,
+                row.seen);
     }
 }

@@ -22,11 +22,13 @@ class HandBackController {
     private final HandingBack handingBack;
     private final StudentResults results;
     private final Queries queries;
+    private final EarlySight earlySight;
 
-    HandBackController(HandingBack handingBack, StudentResults results, Queries queries) {
+    HandBackController(HandingBack handingBack, StudentResults results, Queries queries, EarlySight earlySight) {
         this.handingBack = handingBack;
         this.results = results;
         this.queries = queries;
+        this.earlySight = earlySight;
     }
 
     @GetMapping("/assessments/{assessment}/hand-back")
@@ -66,6 +68,12 @@ class HandBackController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void reply(@AuthenticationPrincipal Me me, @PathVariable UUID query, @RequestBody Queries.Reply reply) {
         queries.reply(me, query, reply);
+    }
+
+    /** What a student may see of what they handed in before it is handed back. */
+    @GetMapping("/student/attempts/{attempt}/result")
+    EarlySight.Early early(@AuthenticationPrincipal Me me, @PathVariable UUID attempt) {
+        return earlySight.of(me, attempt);
     }
 
     @GetMapping("/student/results")

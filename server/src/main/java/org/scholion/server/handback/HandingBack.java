@@ -22,6 +22,8 @@ import org.scholion.core.number.Fraction;
 import org.scholion.core.total.Grading;
 import org.scholion.formats.json.Json;
 import org.scholion.server.access.Access;
+import org.scholion.server.collect.SeenWhen;
+import org.scholion.server.collect.Sittings;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.Attempt;
@@ -53,6 +55,8 @@ public class HandingBack {
     /** So many are handed back to within the request itself. */
     private static final int AT_ONCE = 100;
 
+    private static final Sees USUAL = EarlySight.sees(SeenWhen.USUAL.handedBack());
+
     private static final int LONGEST_MESSAGE = 2_000;
     private static final int WINDOW = 200;
     private static final int MOST_BORDERLINE = 50;
@@ -62,6 +66,7 @@ public class HandingBack {
     private final Ledger ledger;
     private final Changes changes;
     private final Editions editions;
+    private final Sittings sittings;
     private final ResultPage page;
     private final Turns turns;
     private final Jobs jobs;
@@ -78,6 +83,7 @@ public class HandingBack {
             Ledger ledger,
             Changes changes,
             Editions editions,
+            Sittings sittings,
             ResultPage page,
             Turns turns,
             Jobs jobs,
@@ -92,6 +98,7 @@ public class HandingBack {
         this.ledger = ledger;
         this.changes = changes;
         this.editions = editions;
+        this.sittings = sittings;
         this.page = page;
         this.turns = turns;
         this.jobs = jobs;
@@ -164,6 +171,7 @@ public class HandingBack {
      * @param all how many students there are, and {@code found} how many of them have the words in their names
      * @param students those from the place {@code from} on
      * @param borderline the first of those who lie on a bound, and {@code onBounds} how many there are
+     * @param sees what the sitting says is seen once it is handed back
      */
     public record HandBackView(
             int all,
@@ -175,7 +183,8 @@ public class HandingBack {
             @Nullable String pass,
             int onBounds,
             List<Borderline> borderline,
-            Jobs.@Nullable JobView work) {}
+            Jobs.@Nullable JobView work,
+            Sees sees) {}
 
     /**
      * What is to be handed back to whom.
@@ -214,7 +223,7 @@ public class HandingBack {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         MarkedPaper paper = papers.find(assessment, looking.section()).orElse(null);
         if (paper == null) {
-            return new HandBackView(0, 0, 0, List.of(), List.of(), List.of(), null, 0, List.of(), null);
+            return new HandBackView(0, 0, 0, List.of(), List.of(), List.of(), null, 0, List.of(), null, USUAL);
         }
         Grading grading = paper.edition().assessment().grading();
         Changes.Found found = changes.of(paper);
@@ -235,7 +244,12 @@ public class HandingBack {
                 grading.pass() == null ? null : grading.pass().toExact(),
                 borderline.size(),
                 borderline.stream().limit(MOST_BORDERLINE).toList(),
-                jobs.running(me, assessment).orElse(null));
+                jobs.running(me, assessment).orElse(null),
+                paper.attempts().stream()
+                        .findFirst()
+                        .map(m -> EarlySight.sees(
+                                sittings.sight(m.attempt().sitting()).onHandingBack()))
+                        .orElse(USUAL));
     }
 
     private static List<Marked> named(List<Marked> all, @Nullable String words) {

@@ -1,0 +1,85 @@
+package org.scholion.server.collect;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Embeddable;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import java.time.Instant;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.scholion.server.platform.Refused;
+
+/**
+ * What students see of their work in a sitting, and from when on.
+ *
+ * @param score score and band
+ * @param marks the mark of each question with its reason
+ * @param answers their own answers
+ * @param notes feedback and comments
+ * @param keys the right answers
+ * @param from the moment that {@link When#FROM_DATE} means; null where nothing waits for one
+ */
+@Embeddable
+public record SeenWhen(
+        @Enumerated(EnumType.STRING) @Column(name = "see_score") When score,
+        @Enumerated(EnumType.STRING) @Column(name = "see_marks") When marks,
+        @Enumerated(EnumType.STRING) @Column(name = "see_answers") When answers,
+        @Enumerated(EnumType.STRING) @Column(name = "see_notes") When notes,
+        @Enumerated(EnumType.STRING) @Column(name = "see_keys") When keys,
+        @Column(name = "see_from") @Nullable Instant from) {
+    /** From when on something is seen. */
+    public enum When {
+        AT_HAND_IN,
+        /** Once no sitting of the assessment is open, or to come, for anybody. */
+        ALL_CLOSED,
+        FROM_DATE,
+        HANDED_BACK,
+        NEVER
+    }
+
+    public static final SeenWhen USUAL =
+            new SeenWhen(When.HANDED_BACK, When.HANDED_BACK, When.HANDED_BACK, When.HANDED_BACK, When.NEVER, null);
+
+    /** What is seen at one moment by somebody who has handed in, before anything is handed back. */
+    public record SeenNow(boolean score, boolean marks, boolean answers, boolean notes, boolean keys) {
+        public boolean any() {
+            return score || marks || answers || notes || keys;
+        }
+    }
+
+    SeenWhen checked() {
+        boolean asksDate = Stream.of(score, marks, answers, notes, keys).anyMatch(w -> w == When.FROM_DATE);
+        if (asksDate && from == null) {
+            throw Refused.invalid("from", "Say from which date on it is seen.");
+        }
+        return new SeenWhen(score, marks, answers, notes, keys, asksDate ? from : null);
+    }
+
+    SeenNow at(Instant now, boolean allClosed) {
+        return new SeenNow(
+                isSeen(score, now, allClosed),
+                isSeen(marks, now, allClosed),
+                isSeen(answers, now, allClosed),
+                isSeen(notes, now, allClosed),
+                isSeen(keys, now, allClosed));
+    }
+
+    private boolean isSeen(When when, Instant now, boolean allClosed) {
+        return switch (when) {
+            case AT_HAND_IN -> true;
+            case ALL_CLOSED -> allClosed;
+            case FROM_DATE -> from != null && !now.isBefore(from);
+            case HANDED_BACK, NEVER -> false;
+        };
+    }
+
+    /** What is handed back with it: everything that is ever to be seen. */
+    public SeenNow handedBack() {
+        return new SeenNow(
+                score != When.NEVER,
+                marks != When.NEVER,
+                answers != When.NEVER,
+                notes != When.NEVER,
+                keys != When.NEVER);
+    }
+}

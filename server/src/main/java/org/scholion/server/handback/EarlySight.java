@@ -1,0 +1,77 @@
+package org.scholion.server.handback;
+
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.server.access.Access;
+import org.scholion.server.collect.SeenWhen;
+import org.scholion.server.collect.Sittings;
+import org.scholion.server.ledger.Attempt;
+import org.scholion.server.ledger.Attempts;
+import org.scholion.server.platform.Me;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What a student sees of what they handed in before it is handed back: what the sitting allows at this moment. */
+@Service
+class EarlySight {
+    private final Attempts attempts;
+    private final Sittings sittings;
+    private final ResultPage page;
+    private final Access access;
+
+    EarlySight(Attempts attempts, Sittings sittings, ResultPage page, Access access) {
+        this.attempts = attempts;
+        this.sittings = sittings;
+        this.page = page;
+        this.access = access;
+    }
+
+    /** @param result null where nothing may be seen now */
+    record Early(@Nullable StudentResult result) {}
+
+    @Transactional(readOnly = true)
+    Early of(Me me, UUID id) {
+        access.require(me, Access.Action.TAKE, id);
+        Attempt attempt = attempts.require(id);
+        Sittings.Sight sight = sittings.sight(attempt.sitting());
+        if (!attempt.isIn() || !sight.seen().any()) {
+            return new Early(null);
+        }
+        StudentResult result = page.of(attempt, sees(sight.seen()), List.of());
+        return new Early(sight.questions() ? result : withoutQuestions(result));
+    }
+
+    static Sees sees(SeenWhen.SeenNow seen) {
+        return new Sees(seen.score(), seen.marks(), seen.answers(), seen.notes(), seen.keys());
+    }
+
+    /** While others have the questions before them, nobody is told what is asked. */
+    private static StudentResult withoutQuestions(StudentResult r) {
+        return new StudentResult(
+                r.title(),
+                r.course(),
+                r.student(),
+                r.score(),
+                r.possible(),
+                r.percent(),
+                r.band(),
+                r.passed(),
+                r.provisional(),
+                r.message(),
+                r.because(),
+                r.awards(),
+                r.items().stream()
+                        .map(i -> new StudentResult.ResultItem(
+                                i.item(),
+                                i.number(),
+                                "",
+                                i.answer(),
+                                i.mark(),
+                                i.comment(),
+                                i.key(),
+                                i.counts(),
+                                i.feedback()))
+                        .toList());
+    }
+}
