@@ -5,6 +5,8 @@ import { AnswerSheet } from "./AnswerSheet";
 import { Asked, Hint, Passage } from "./Asked";
 import type { Said } from "./onDevice";
 import type { Page } from "./pages";
+import { LookAtIt } from "./practice/LookAtIt";
+import type { Practice } from "./practice/usePractice";
 
 const NOTHING: Said = { answer: null, flagged: false };
 
@@ -14,17 +16,36 @@ export function Questions({
   all,
   said,
   onSay,
+  practice,
 }: {
   page: Page;
   /** How many questions the paper has. */
   all: number;
   said: Record<string, Said>;
   onSay: (id: string, said: Said) => void;
+  practice: Practice;
 }) {
   const answer = (id: string, next: unknown) => onSay(id, { ...NOTHING, ...said[id], answer: next });
   const { item } = page;
   if (page.rows.length > 0) {
-    return <AnswerSheet rows={page.rows} said={said} onSay={answer} />;
+    return (
+      <>
+        <AnswerSheet
+          rows={page.rows}
+          said={said}
+          onSay={(id, next) => !practice.isFixed(id) && answer(id, next)}
+        />
+        {page.rows.map((row) => (
+          <LookAtIt
+            key={row.id}
+            item={row}
+            answer={said[row.id]?.answer ?? null}
+            practice={practice}
+            numbered
+          />
+        ))}
+      </>
+    );
   }
   const current = said[item.id] ?? NOTHING;
   return (
@@ -38,7 +59,10 @@ export function Questions({
       </p>
       {page.stem && <Passage item={page.stem} />}
       <Asked item={item} />
-      <AnswerField item={item} answer={current.answer} onAnswer={(next) => answer(item.id, next)} />
+      <fieldset disabled={practice.isFixed(item.id)} className="min-w-0">
+        <AnswerField item={item} answer={current.answer} onAnswer={(next) => answer(item.id, next)} />
+      </fieldset>
+      {item.number > 0 && <LookAtIt item={item} answer={current.answer} practice={practice} />}
       <Hint hint={item.hint} />
       {page.reasons.map((reason) => (
         <section key={reason.id} className="mt-6" aria-label={t("Question {{n}}", { n: reason.number })}>
@@ -46,11 +70,14 @@ export function Questions({
             {t("Question {{n}}", { n: reason.number })} · {pointsInWords(reason.points)}
           </p>
           <Asked item={reason} />
-          <AnswerField
-            item={reason}
-            answer={said[reason.id]?.answer ?? null}
-            onAnswer={(next) => answer(reason.id, next)}
-          />
+          <fieldset disabled={practice.isFixed(reason.id)} className="min-w-0">
+            <AnswerField
+              item={reason}
+              answer={said[reason.id]?.answer ?? null}
+              onAnswer={(next) => answer(reason.id, next)}
+            />
+          </fieldset>
+          <LookAtIt item={reason} answer={said[reason.id]?.answer ?? null} practice={practice} />
         </section>
       ))}
       {item.number > 0 && (

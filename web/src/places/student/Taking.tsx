@@ -13,6 +13,7 @@ import { OtherWindowNote } from "./OtherWindowNote";
 import { PartHead } from "./PartHead";
 import { Progress } from "./Progress";
 import { askedOn } from "./pages";
+import { usePractice } from "./practice/usePractice";
 import { Questions } from "./Questions";
 import { SavedState } from "./SavedState";
 import { isSaid } from "./said";
@@ -35,8 +36,11 @@ export function Taking({ paper, paperAt }: { paper: Paper; paperAt: number }) {
   const { at, go, pages, screens } = way;
   const screen = screens[at] ?? [];
   const first = pages.indexOf(screen[0] as (typeof pages)[number]);
+  const practice = usePractice(paper, rules.practice, said, saver.flush);
   const open = screen.flatMap(askedOn).filter((item) => !isSaid(said[item.id]?.answer));
-  const stays = rules.mustAnswer && !rules.goingBack && open.length > 0;
+  const notRight =
+    rules.practice === "UNTIL_RIGHT" && screen.flatMap(askedOn).some((i) => !practice.isPassed(i.id));
+  const stays = notRight || (rules.mustAnswer && !rules.goingBack && open.length > 0);
   const next = () => !stays && go(at + 1);
   const handIn = useMutation({
     mutationFn: async () => {
@@ -124,6 +128,7 @@ export function Taking({ paper, paperAt }: { paper: Paper; paperAt: number }) {
                 all={paper.items.filter((item) => item.number > 0).length}
                 said={said}
                 onSay={say}
+                practice={practice}
               />
             </div>
           ))}
@@ -142,7 +147,11 @@ export function Taking({ paper, paperAt }: { paper: Paper; paperAt: number }) {
       </main>
       <footer className="sticky bottom-0 border-t border-rule bg-paper px-4 py-3">
         <SavedState saver={saver} />
-        {stays && <p className="mt-1 text-small text-waiting">{t("Answer this to go on.")}</p>}
+        {stays && (
+          <p className="mt-1 text-small text-waiting">
+            {notRight ? t("Look at your answer. You go on when it is right.") : t("Answer this to go on.")}
+          </p>
+        )}
         {!rules.goingBack && at < screens.length && !stays && (
           <p className="mt-1 text-small text-soft">{t("You cannot come back to this once you go on.")}</p>
         )}

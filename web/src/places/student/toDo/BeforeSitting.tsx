@@ -42,6 +42,12 @@ export function BeforeSitting() {
 /** What holds for this sitting, in sentences. */
 function rulesOf(line: Line): string[] {
   const { rules } = line;
+  const PRACTICE = {
+    NONE: "",
+    ONCE: t("This is a practice: you can look at each answer at once, and then it stays."),
+    AGAIN: t("This is a practice: you can look at each answer at once and try again."),
+    UNTIL_RIGHT: t("This is a practice: you look at each answer and go on when it is right."),
+  };
   return [
     line.minutes
       ? t("You have {{count}} minutes from the moment you begin.", { count: line.minutes })
@@ -52,6 +58,7 @@ function rulesOf(line: Line): string[] {
       : "",
     rules.goingBack ? "" : t("You cannot go back to a question that you have left."),
     rules.mustAnswer ? t("Every question needs an answer.") : "",
+    PRACTICE[rules.practice],
     rules.leavingCounted ? t("Your teacher sees how often you leave the page.") : "",
   ].filter((sentence) => sentence !== "");
 }

@@ -12,4 +12,9 @@ export function useToDo() {
 
 /** Whether something is to be known, or typed, before one begins: that has a page of its own. */
 export const isTold = ({ rules, asksCode }: Schemas["ToDoLine"]): boolean =>
-  asksCode || rules.words !== "" || !rules.goingBack || rules.mustAnswer || rules.leavingCounted;
+  asksCode ||
+  rules.words !== "" ||
+  !rules.goingBack ||
+  rules.mustAnswer ||
+  rules.leavingCounted ||
+  rules.practice !== "NONE";

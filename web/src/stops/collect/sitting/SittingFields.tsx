@@ -140,6 +140,24 @@ function HowTaken({
         onChange={(value) => onSettings({ mustAnswer: value === "yes" })}
       />
       <Pick
+        label={t("an answer is looked at")}
+        value={settings.practice}
+        options={[
+          ["NONE", t("after the end only")],
+          ["ONCE", t("at once; then it stays (practice)")],
+          ["AGAIN", t("at once, with other tries (practice)")],
+          ["UNTIL_RIGHT", t("until it is right (practice)")],
+        ]}
+        onChange={(practice) => onSettings({ practice })}
+      />
+      {settings.practice !== "NONE" && (
+        <p className="text-small text-soft">
+          {t(
+            "Students see mark, reason and feedback at once; the right answer only where the table says at hand-in.",
+          )}
+        </p>
+      )}
+      <Pick
         label={t("leaving the page is")}
         value={settings.leavingCounted ? "yes" : "no"}
         options={yesNo("counted; students are told", "not counted")}

@@ -44,6 +44,7 @@ const USUAL: Settings = {
   wordsBefore: "",
   wordsAfter: "",
   code: "",
+  practice: "NONE",
 };
 
 const HOUR = 3_600_000;

@@ -2,6 +2,7 @@ package org.scholion.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
@@ -108,6 +109,53 @@ class SittingSettingsTest {
             aud.seesNot("half as long again");
             lotte.open("/todo").sees("40 minutes");
             assertThat(lotte.text()).doesNotContain("60 minutes");
+            aud.hasNoErrors();
+        }
+    }
+
+    @Test
+    void who_practises_looks_at_each_answer_and_goes_on_when_it_is_right(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Until it is right", "A");
+        try (Browser aud = new Browser(school.address(), 1280, 900);
+                Browser tamsin = new Browser(school.address(), 360, 740)) {
+            aud.signIn("Aud Meller").open("/a/" + lesson.id + "/sittings/" + lesson.sitting());
+            aud.select("an answer is looked at", "until it is right (practice)").clickButton("Save for Section A");
+            aud.sees("Nothing is changed.").hasNoErrors();
+            tamsin.signIn("Tamsin Orrel").open("/todo/" + lesson.sitting()).sees("This is a practice");
+            tamsin.clickButton("Begin")
+                    .click("label", "At neaps")
+                    .clickButton("Look at my answer")
+                    .sees("0 of 1");
+            tamsin.sees("Change your answer to try again.").isAccessible("Practice, not right");
+            tamsin.press(Keys.ARROW_RIGHT).sees("You go on when it is right.");
+            tamsin.click("label", "At springs").clickButton("Look at my answer").sees("1 of 1");
+            tamsin.press(Keys.ARROW_RIGHT).sees("Which knot makes a fixed loop?");
+            tamsin.open(tamsin.path().replaceAll("\\?.*", "") + "?page=1")
+                    .sees("1 of 1")
+                    .hasNoErrors();
+        }
+    }
+
+    @Test
+    void what_students_see_comes_when_the_sitting_says(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Seen in time", "A");
+        try (Browser aud = new Browser(school.address(), 1280, 1000);
+                Browser ivo = new Browser(school.address(), 360, 740)) {
+            aud.signIn("Aud Meller").open("/a/" + lesson.id + "/sittings/" + lesson.sitting());
+            aud.click("label", "score and band: at hand-in").click("label", "right answers: when every time is over");
+            aud.isAccessible("What students see, and when")
+                    .clickButton("Save for Section A")
+                    .sees("Nothing is changed.");
+            lesson.sits("Ivo Lomas", List.of("a"), "bowline", null, null);
+            ivo.signIn("Ivo Lomas").open("/sit/" + lesson.attempt("Ivo Lomas")).sees("You have handed this in.");
+            ivo.sees("3 of 10").seesNot("Right answer:").isAccessible("Handed in, with the score");
+            lesson.isOver();
+            ivo.open("/sit/" + lesson.attempt("Ivo Lomas"))
+                    .sees("Right answer: At springs")
+                    .hasNoErrors();
+            aud.open("/a/" + lesson.id + "/hand-back")
+                    .sees("What Ivo Lomas will see")
+                    .sees("Right answer:");
             aud.hasNoErrors();
         }
     }

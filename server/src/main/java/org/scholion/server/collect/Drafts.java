@@ -44,9 +44,9 @@ class Drafts {
 
     /**
      * Appends an answer, in one statement that also looks whether it may still be given: the attempt is one's own, not
-     * handed in, neither over nor paused, its student has not gone on where there is no way back, and no other window has
-     * said something else that this one has not seen. Handing in waits for it, so that an acknowledged answer is among
-     * what is read.
+     * handed in, neither over nor paused, its student has not gone on where there is no way back, nor looked at the answer
+     * where that is done once, and no other window has said something else that this one has not seen. Handing in waits
+     * for it, so that an acknowledged answer is among what is read.
      *
      * @param place where the item stands in the student's order
      * @return its place; empty when it was not appended
@@ -61,6 +61,8 @@ class Drafts {
                         from attempt x join sitting s on s.id = x.sitting_id
                         where x.id = :attempt and x.student_id = :student and x.handed_in_at is null
                           and x.set_aside_at is null and (s.going_back or x.reached <= :place)
+                          and (s.practice <> 'ONCE' or not exists (
+                            select 1 from practice_look l where l.attempt_id = x.id and l.item = :item))
                           and :now <= least(x.paused_at, x.due_at) + make_interval(secs => :grace)
                           and (cast(:window as text) is null or not exists (
                             select 1 from (

@@ -19,7 +19,8 @@ public record OwnRules(
         String wordsAfter,
         int reached,
         @Nullable Instant lateFrom,
-        boolean paused) {
+        boolean paused,
+        SittingSettings.Practising practice) {
     static OwnRules of(SittingRow sitting, OwnTimes times, AtWork.Stand stand) {
         SittingSettings s = sitting.settings;
         return new OwnRules(
@@ -30,6 +31,7 @@ public record OwnRules(
                 s.wordsAfter(),
                 s.goingBack() ? 0 : stand.reached(),
                 times.ends().isAfter(times.closes()) ? stand.dueAfter(times.closes()) : null,
-                stand.pausedAt() != null);
+                stand.pausedAt() != null,
+                s.practice());
     }
 }

@@ -21,11 +21,21 @@ import org.scholion.server.platform.Refused;
  */
 @Embeddable
 public record SeenWhen(
-        @Enumerated(EnumType.STRING) @Column(name = "see_score") When score,
-        @Enumerated(EnumType.STRING) @Column(name = "see_marks") When marks,
-        @Enumerated(EnumType.STRING) @Column(name = "see_answers") When answers,
-        @Enumerated(EnumType.STRING) @Column(name = "see_notes") When notes,
-        @Enumerated(EnumType.STRING) @Column(name = "see_keys") When keys,
+        @Enumerated(EnumType.STRING) @Column(name = "see_score")
+        When score,
+
+        @Enumerated(EnumType.STRING) @Column(name = "see_marks")
+        When marks,
+
+        @Enumerated(EnumType.STRING) @Column(name = "see_answers")
+        When answers,
+
+        @Enumerated(EnumType.STRING) @Column(name = "see_notes")
+        When notes,
+
+        @Enumerated(EnumType.STRING) @Column(name = "see_keys")
+        When keys,
+
         @Column(name = "see_from") @Nullable Instant from) {
     /** From when on something is seen. */
     public enum When {

@@ -17,6 +17,7 @@ import org.scholion.server.platform.Refused;
  * @param leavingCounted whether it is counted how often a student leaves the page; they are told before
  * @param wordsBefore what stands on the page before the questions; empty for nothing
  * @param wordsAfter what a student reads after handing in; empty for nothing
+ * @param practice whether a student looks at each answer at once
  * @param code to be typed before beginning, from the board; empty for none
  */
 @Embeddable
@@ -27,7 +28,8 @@ public record SittingSettings(
         @Column(name = "leaving_counted") boolean leavingCounted,
         @Column(name = "words_before") String wordsBefore,
         @Column(name = "words_after") String wordsAfter,
-        String code) {
+        String code,
+        @Enumerated(EnumType.STRING) Practising practice) {
     /** What a page shows. */
     public enum Asking {
         ONE,
@@ -35,7 +37,19 @@ public record SittingSettings(
         ALL
     }
 
-    public static final SittingSettings USUAL = new SittingSettings(Asking.ONE, true, false, false, "", "", "");
+    /** Whether a student looks at each answer at once. */
+    public enum Practising {
+        NONE,
+        /** Once; the answer stays as it is. */
+        ONCE,
+        /** And tries again, as often as they like. */
+        AGAIN,
+        /** And goes on only when it is right. */
+        UNTIL_RIGHT
+    }
+
+    public static final SittingSettings USUAL =
+            new SittingSettings(Asking.ONE, true, false, false, "", "", "", Practising.NONE);
 
     private static final int LONGEST_WORDS = 4_000;
     private static final Pattern CODE = Pattern.compile("[A-Z0-9]{4,16}");
@@ -53,7 +67,8 @@ public record SittingSettings(
                 leavingCounted,
                 Lengths.atMost("wordsBefore", wordsBefore, LONGEST_WORDS).strip(),
                 Lengths.atMost("wordsAfter", wordsAfter, LONGEST_WORDS).strip(),
-                code(code));
+                code(code),
+                practice);
     }
 
     /** A code as it is compared: however it was typed. */

@@ -22,11 +22,13 @@ class StudentSittingController {
     private final ToDo toDo;
     private final Taking taking;
     private final HandInQueue handIns;
+    private final Practice practice;
 
-    StudentSittingController(ToDo toDo, Taking taking, HandInQueue handIns) {
+    StudentSittingController(ToDo toDo, Taking taking, HandInQueue handIns, Practice practice) {
         this.toDo = toDo;
         this.taking = taking;
         this.handIns = handIns;
+        this.practice = practice;
     }
 
     record Begun(UUID attempt) {}
@@ -73,6 +75,12 @@ class StudentSittingController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void reach(@AuthenticationPrincipal Me me, @PathVariable UUID attempt, @RequestBody Reached reached) {
         taking.reach(me, attempt, reached.item());
+    }
+
+    /** Practising: looks at one's answer at once. */
+    @PostMapping("/attempts/{attempt}/answers/{item}/look")
+    Practice.LookedAt look(@AuthenticationPrincipal Me me, @PathVariable UUID attempt, @PathVariable String item) {
+        return practice.look(me, attempt, item);
     }
 
     /** The page was left, which is counted where the sitting says so. */

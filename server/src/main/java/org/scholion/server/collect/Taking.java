@@ -71,6 +71,7 @@ public class Taking {
     private final SettingAside settingAside;
     private final TeacherLines lines;
     private final BoardCodes codes;
+    private final Practice practice;
     private final Clock clock;
     private final Cache<UUID, Known> known =
             Caffeine.newBuilder().maximumSize(20_000).build();
@@ -91,6 +92,7 @@ public class Taking {
             SettingAside settingAside,
             TeacherLines lines,
             BoardCodes codes,
+            Practice practice,
             Clock clock) {
         this.sittings = sittings;
         this.attempts = attempts;
@@ -107,6 +109,7 @@ public class Taking {
         this.settingAside = settingAside;
         this.lines = lines;
         this.codes = codes;
+        this.practice = practice;
         this.clock = clock;
     }
 
@@ -163,6 +166,7 @@ public class Taking {
      * @param now the server's clock, which alone counts
      * @param receipt the code that proves what was handed in and when
      * @param rules how the sitting is taken by this student
+     * @param looked what was looked at already while practising, by item
      */
     public record Paper(
             UUID attempt,
@@ -178,7 +182,8 @@ public class Taking {
             Map<String, Long> places,
             Instant now,
             @Nullable String receipt,
-            OwnRules rules) {}
+            OwnRules rules,
+            Map<String, Practice.LookedAt> looked) {}
 
     /**
      * How the time of an attempt stands, and what its teacher has said meanwhile.
@@ -289,16 +294,18 @@ public class Taking {
                         Map.of(),
                         now,
                         receipts.of(attemptId).orElse(null),
-                        rules)
-                : open(attempt, edition, stand, rules);
+                        rules,
+                        Map.of())
+                : open(attempt, edition, sitting, stand, rules);
     }
 
-    private Paper open(Attempt attempt, Edition edition, AtWork.Stand stand, OwnRules rules) {
+    private Paper open(Attempt attempt, Edition edition, SittingRow sitting, AtWork.Stand stand, OwnRules rules) {
         OwnIds ids = new OwnIds(veil, stand.order());
         Map<String, Object> answers = new LinkedHashMap<>();
         List<String> flagged = new ArrayList<>();
         Map<String, Long> places = new LinkedHashMap<>();
-        drafts.of(attempt.id()).forEach((item, draft) -> {
+        Map<String, Drafts.Draft> said = drafts.of(attempt.id());
+        said.forEach((item, draft) -> {
             edition.assessment()
                     .item(item)
                     .ifPresent(i -> answers.put(item, JsonColumn.plain(ids.shown(i, draft.answer()))));
@@ -325,12 +332,18 @@ public class Taking {
                 places,
                 clock.instant(),
                 attempt.isIn() ? receipts.of(attempt.id()).orElse(null) : null,
-                rules);
+                rules,
+                attempt.isIn() ? Map.of() : practice.of(sitting, attempt, said));
     }
 
     /** What of an attempt never changes, so that saving an answer is one statement. */
     private record Known(
             UUID student, UUID assessment, Edition edition, Set<String> leftOut, UUID order, List<String> items) {
+        /** Whether it is a question, and no passage. */
+        boolean isAsked(String id) {
+            return edition.items().stream().anyMatch(i -> i.id().equals(id));
+        }
+
         Item item(String id) {
             return edition.assessment()
                     .item(id)
@@ -414,6 +427,10 @@ public class Taking {
             throw Refused.conflict(
                     "no-way-back", "You have gone on from this question, so its answer stays as it was saved.");
         }
+        if (sittings.require(attempt.sitting()).settings.practice() == SittingSettings.Practising.ONCE
+                && practice.isLookedAt(attempt.id(), itemId)) {
+            throw Refused.conflict("looked-at", "You have looked at this answer, so it stays as it is.");
+        }
         Item item = known.item(itemId);
         Drafts.Draft theirs =
                 Optional.ofNullable(drafts.of(attempt.id()).get(itemId)).orElseThrow(Refused::notFound);
@@ -479,18 +496,35 @@ public class Taking {
 
     public void handIn(Me me, UUID attemptId) {
         Attempt attempt = own(me, attemptId);
-        if (sittings.require(attempt.sitting()).settings.mustAnswer()) {
-            Known known = known(attemptId);
+        SittingSettings settings = sittings.require(attempt.sitting()).settings;
+        Known known = known(attemptId);
+        if (settings.mustAnswer()) {
             requireAnswers(known, attemptId, known.items().size());
         }
+        if (settings.practice() == SittingSettings.Practising.UNTIL_RIGHT) {
+            requireRight(known, attemptId);
+        }
         take(attempt, false);
+    }
+
+    /** Every question was right when it was looked at last. */
+    private void requireRight(Known known, UUID attempt) {
+        long open = practice.notPassed(
+                attempt, known.items().stream().filter(known::isAsked).toList());
+        if (open > 0) {
+            throw Refused.conflict(
+                    "not-right",
+                    open == 1
+                            ? "One answer is not right yet. Look at it and try again. Nothing was handed in."
+                            : open + " answers are not right yet. Look at them and try again. Nothing was handed in.");
+        }
     }
 
     /** Every question before that place has an answer. */
     private void requireAnswers(Known known, UUID attempt, int place) {
         Map<String, Drafts.Draft> said = drafts.of(attempt);
         long open = known.items().subList(0, place).stream()
-                .filter(i -> known.edition().items().stream().anyMatch(e -> e.id().equals(i)))
+                .filter(known::isAsked)
                 .filter(i -> isBlank(said.get(i)))
                 .count();
         if (open > 0) {

@@ -53,7 +53,12 @@ class ToDo {
             BeforeBeginning rules) {}
 
     /** What is told on the page before the questions. */
-    record BeforeBeginning(String words, boolean goingBack, boolean mustAnswer, boolean leavingCounted) {}
+    record BeforeBeginning(
+            String words,
+            boolean goingBack,
+            boolean mustAnswer,
+            boolean leavingCounted,
+            SittingSettings.Practising practice) {}
 
     @Transactional(readOnly = true)
     List<ToDoLine> of(Me me) {
@@ -100,7 +105,7 @@ class ToDo {
                 own.limit() == null ? null : (int) own.limit().toMinutes(),
                 stage(now, own, g.attempt(), g.handedIn() != null),
                 !s.code().isEmpty(),
-                new BeforeBeginning(s.wordsBefore(), s.goingBack(), s.mustAnswer(), s.leavingCounted()));
+                new BeforeBeginning(s.wordsBefore(), s.goingBack(), s.mustAnswer(), s.leavingCounted(), s.practice()));
     }
 
     private static Stage stage(Instant now, OwnTimes own, @Nullable UUID attempt, boolean in) {

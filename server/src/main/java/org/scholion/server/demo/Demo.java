@@ -209,7 +209,8 @@ class Demo implements ApplicationRunner {
                             true,
                             "Charts and dividers on the table. Bearings to the degree, distances to a tenth of a mile.",
                             "Thank you. Put the charts back in their drawer.",
-                            "TIDE4821"));
+                            "TIDE4821",
+                            SittingSettings.Practising.NONE));
             different(school, sitting, rest.get(3), 150, null, null, "Extra time, as agreed with the parents");
             different(
                     school,
@@ -244,6 +245,20 @@ class Demo implements ApplicationRunner {
     private void weather(School school, Instant now) {
         Instant at = now.minus(Duration.ofHours(20));
         UUID id = given(school, "weather", at, Duration.ofDays(3), "C");
+        clock.at(
+                at.minus(Duration.ofHours(1)),
+                () -> sittings.setSettings(
+                        school.aud(),
+                        sittings.of(id).get(0).id(),
+                        new SittingSettings(
+                                SittingSettings.Asking.ONE,
+                                true,
+                                false,
+                                false,
+                                "A practice: look at each answer, and try again as often as you like.",
+                                "",
+                                "",
+                                SittingSettings.Practising.AGAIN)));
         sit(school, id, "weather", "C", at, 8);
     }
 

@@ -28,6 +28,7 @@ class SittingSettingsTest {
         settings.put("wordsBefore", "");
         settings.put("wordsAfter", "");
         settings.put("code", "");
+        settings.put("practice", "NONE");
         return settings;
     }
 
@@ -128,6 +129,57 @@ class SittingSettingsTest {
                         .mapToInt(JsonNode::intValue)
                         .sum())
                 .isEqualTo(2);
+    }
+
+    private static Visitor.Reply look(Visitor student, String attempt, String item) {
+        return student.post("/api/student/attempts/" + attempt + "/answers/" + item + "/look", null);
+    }
+
+    @Test
+    void who_practises_looks_at_an_answer_at_once_and_the_right_one_is_not_told(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Practice", "A");
+        Visitor lotte = school.as("Lotte Marrin");
+        String attempt = lesson.begin(lotte);
+        Lesson.say(lotte, attempt, "q3", "12 nmi").ok();
+        look(lotte, attempt, "q3").isRefused(404);
+        set(lesson, "practice", "AGAIN").ok();
+        look(school.as("Tamsin Orrel"), attempt, "q3").isRefused(404);
+        assertThat(look(lotte, attempt, "q1").code()).isEqualTo("unanswered");
+        JsonNode looked = look(lotte, attempt, "q3").ok();
+        assertThat(looked.get("points").stringValue()).isEqualTo("0");
+        assertThat(looked.get("passed").booleanValue()).isFalse();
+        assertThat(looked.toString()).doesNotContain("10");
+        Lesson.say(lotte, attempt, "q3", "10 nmi").ok();
+        JsonNode again = look(lotte, attempt, "q3").ok();
+        assertThat(again.get("points").stringValue()).isEqualTo("2");
+        assertThat(again.get("tries").intValue()).isEqualTo(2);
+        JsonNode paper = lotte.get("/api/student/attempts/" + attempt).ok();
+        assertThat(paper.get("looked").get("q3").get("passed").booleanValue()).isTrue();
+        handIn(lotte, attempt).ok();
+        assertThat(look(lotte, attempt, "q3").code()).isEqualTo("closed");
+    }
+
+    @Test
+    void where_one_looks_once_the_answer_stays_and_where_it_must_be_right_handing_in_waits(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Look once", "A");
+        set(lesson, "practice", "ONCE").ok();
+        Visitor lotte = school.as("Lotte Marrin");
+        String attempt = lesson.begin(lotte);
+        Lesson.say(lotte, attempt, "q2", "sheet bend").ok();
+        look(lotte, attempt, "q2").ok();
+        assertThat(Lesson.say(lotte, attempt, "q2", "bowline").code()).isEqualTo("looked-at");
+        Lesson.say(lotte, attempt, "q3", "10 nmi").ok();
+        set(lesson, "practice", "UNTIL_RIGHT").ok();
+        Lesson.say(lotte, attempt, "q2", "bowline").ok();
+        assertThat(handIn(lotte, attempt).code()).isEqualTo("not-right");
+        Lesson.answer(lotte, attempt, "q1", List.of("a")).ok();
+        Lesson.say(lotte, attempt, "q4", "A person reads this.").ok();
+        for (String item : List.of("q1", "q2", "q3", "q4")) {
+            assertThat(look(lotte, attempt, item).ok().get("passed").booleanValue())
+                    .as(item)
+                    .isTrue();
+        }
+        handIn(lotte, attempt).ok();
     }
 
     @Test

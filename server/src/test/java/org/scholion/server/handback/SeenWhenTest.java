@@ -50,7 +50,10 @@ class SeenWhenTest {
     void each_kind_comes_at_its_own_time_and_no_question_is_told_while_others_have_it_before_them(
             Scholion.Running school) {
         Lesson lesson = handedIn(school, "Bit by bit");
-        set(lesson, Map.of("score", "AT_HAND_IN", "answers", "ALL_CLOSED", "keys", "ALL_CLOSED", "marks", "NEVER"), null)
+        set(
+                        lesson,
+                        Map.of("score", "AT_HAND_IN", "answers", "ALL_CLOSED", "keys", "ALL_CLOSED", "marks", "NEVER"),
+                        null)
                 .ok();
         JsonNode now = early(school, lesson);
         assertThat(now.get("score").stringValue()).isEqualTo("2");
@@ -69,9 +72,12 @@ class SeenWhenTest {
     @Test
     void from_a_date_means_from_that_moment_on(Scholion.Running school) {
         Lesson lesson = handedIn(school, "From a date");
-        assertThat(set(lesson, Map.of("marks", "FROM_DATE"), null).isRefused(422).detail())
+        assertThat(set(lesson, Map.of("marks", "FROM_DATE"), null)
+                        .isRefused(422)
+                        .detail())
                 .contains("Say from which date on it is seen.");
-        set(lesson, Map.of("marks", "FROM_DATE"), Instant.now().plusSeconds(600)).ok();
+        set(lesson, Map.of("marks", "FROM_DATE"), Instant.now().plusSeconds(600))
+                .ok();
         assertThat(early(school, lesson).isNull()).isTrue();
         set(lesson, Map.of("marks", "FROM_DATE"), Instant.now().minusSeconds(5)).ok();
         assertThat(early(school, lesson)
@@ -88,7 +94,8 @@ class SeenWhenTest {
     void nothing_is_seen_while_one_is_still_at_work(Scholion.Running school) {
         Lesson lesson = Lesson.given(school, "Still at work", "A");
         set(lesson, Map.of("score", "AT_HAND_IN", "keys", "AT_HAND_IN"), null).ok();
-        Lesson.say(school.as("Lotte Marrin"), lesson.attempt("Lotte Marrin"), "q2", "bowline").ok();
+        Lesson.say(school.as("Lotte Marrin"), lesson.attempt("Lotte Marrin"), "q2", "bowline")
+                .ok();
         assertThat(early(school, lesson).isNull()).isTrue();
     }
 
