@@ -1,4 +1,4 @@
-import type { ButtonHTMLAttributes, ReactNode } from "react";
+import type { ButtonHTMLAttributes, ComponentProps, ReactNode } from "react";
 import { Kbd } from "./Keys";
 
 type Look = "strong" | "plain" | "quiet";
@@ -29,7 +29,7 @@ export function Button({
 }
 
 /** A verb inside a sentence, underlined; a soft one at the end of a row is not. */
-export function TextButton({ className = "", ...rest }: ButtonHTMLAttributes<HTMLButtonElement>) {
+export function TextButton({ className = "", ...rest }: ComponentProps<"button">) {
   const line = className.includes("text-soft") ? "" : "underline underline-offset-2";
   return <button type="button" className={`${line} ${className}`} {...rest} />;
 }

@@ -15,6 +15,7 @@ import { LateAnswers } from "./LateAnswers";
 import { ActOn, LINE_FIELD } from "./monitor/ActOn";
 import { Counts, mayRemind } from "./monitor/Counts";
 import { Rows, rowId } from "./monitor/Rows";
+import { SoFar } from "./monitor/SoFar";
 import { nameOf, type Row, useReminder, useRunning, type View } from "./monitor/useRunning";
 import { useServerNow } from "./monitor/useServerNow";
 import { codeOnBoard } from "./sitting/draft";
@@ -115,6 +116,7 @@ function Monitor({
         <>
           <ActOn view={view} row={row} now={now} running={running} onNobody={() => setId(null)} />
           <Stuck view={view} onChoose={(r) => setId(rowId(r))} />
+          <SoFar assessment={assessment} view={view} />
           <SittingsGiven assessment={assessment} view={view} />
           <WaysIn assessment={assessment} view={view} />
         </>

@@ -9,6 +9,7 @@ import { t } from "../../../text";
 import { useHeader } from "../../Assessment";
 import { Pick } from "./boxes";
 import { firstDraft, seenOf, timesOf } from "./draft";
+import { KeptAs } from "./KeptAs";
 import { SittingFields } from "./SittingFields";
 import { ToScale } from "./ToScale";
 
@@ -73,6 +74,7 @@ function Giving({ assessment, free }: { assessment: string; free: Schemas["Secti
               {t("Once it is given out you can make times different for single students here.")}
             </p>
           </MarginPart>
+          <KeptAs draft={draft} onChange={setDraft} />
           <Trouble error={give.error} />
           <Button
             look="strong"

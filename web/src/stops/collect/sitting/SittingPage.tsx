@@ -9,6 +9,7 @@ import { t } from "../../../text";
 import { useHeader } from "../../Assessment";
 import { DifferentForSome } from "./DifferentForSome";
 import { draftOf, timesOf } from "./draft";
+import { KeptAs } from "./KeptAs";
 import { SittingFields } from "./SittingFields";
 import { ToScale } from "./ToScale";
 import { type SittingView, useSitting, useSittingChanges, useTimesEffect } from "./useSitting";
@@ -56,6 +57,7 @@ function Given({ view }: { view: SittingView }) {
             </div>
           </MarginPart>
           <DifferentForSome view={view} />
+          <KeptAs draft={draft} onChange={setDraft} />
           <MarginPart title={t("Withdraw")}>
             {view.begun ? (
               <p className="text-small text-soft">

@@ -79,4 +79,18 @@ class MonitorTest {
             aud.press("u").sees("Done").hasNoErrors();
         }
     }
+
+    @Test
+    void answers_are_shown_to_the_class_as_they_come_large_and_without_names(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "On the wall", "A").sits("Ivo Lomas", null, "bowline", null, null);
+        try (Browser aud = new Browser(school.address(), 1280, 900)) {
+            aud.signIn("Aud Meller").open("/a/" + lesson.id + "/collect").sees("As it comes in");
+            aud.select("Question", "2 · Which knot makes a fixed loop?")
+                    .sees("2 of 2")
+                    .isAccessible("As it comes in");
+            aud.clickButton("large, without names and marks").sees("1 student has answered");
+            aud.isAccessible("Answers on the wall").keys(Keys.ESCAPE).seesNot("1 student has answered");
+            aud.hasNoErrors();
+        }
+    }
 }

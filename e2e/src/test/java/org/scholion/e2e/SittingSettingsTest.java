@@ -159,4 +159,19 @@ class SittingSettingsTest {
             aud.hasNoErrors();
         }
     }
+
+    @Test
+    void settings_are_kept_under_a_name_and_the_next_sitting_begins_with_them(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Kept once", "A");
+        try (Browser aud = new Browser(school.address(), 1280, 1000)) {
+            aud.signIn("Aud Meller").open("/a/" + lesson.id + "/sittings/" + lesson.sitting());
+            aud.select("A page shows", "all questions").type("working time", "15");
+            aud.type("Keep these settings as", "Quick check")
+                    .clickButton("Keep")
+                    .sees("As in Quick check");
+            aud.open("/a/" + lesson.id + "/give-out").sees("Given to").clickButton("As in Quick check");
+            aud.hasValue("working time", "15").hasValue("A page shows", "ALL").isAccessible("Giving out as kept");
+            aud.clickLabelled("Remove Quick check").seesNot("As in Quick check").hasNoErrors();
+        }
+    }
 }

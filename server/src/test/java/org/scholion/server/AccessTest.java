@@ -59,7 +59,9 @@ class AccessTest {
             "GET /api/rubrics/removed",
             "GET /api/bank/removed",
             "GET /api/colleagues",
-            "GET /api/shared-keys");
+            "GET /api/shared-keys",
+            "GET /api/kept-settings",
+            "PUT /api/kept-settings");
 
     /** What everybody who is signed in may do: nothing of anybody is in it, or only who knows its hash finds it. */
     private static final Set<String> FOR_ALL_ROLES =
@@ -154,7 +156,7 @@ class AccessTest {
                         .query(String.class)
                         .single());
         ids.put("object", String.valueOf(ids.get("assessment")));
-        for (String name : List.of("person", "section", "unit", "student", "line")) {
+        for (String name : List.of("person", "section", "unit", "student", "line", "kept")) {
             ids.put(name, UUID.randomUUID().toString());
         }
         ids.put("file", "0".repeat(64));
@@ -214,6 +216,9 @@ class AccessTest {
         }
         if (path.endsWith("/seen")) {
             return Map.of("answers", "NEVER");
+        }
+        if (path.endsWith("/kept-settings")) {
+            return Map.of("name", "ours");
         }
         if (path.endsWith("/reached")) {
             return Map.of("item", "q1");

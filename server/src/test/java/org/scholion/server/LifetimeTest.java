@@ -2,6 +2,7 @@ package org.scholion.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -48,6 +49,17 @@ class LifetimeTest {
                 .sits("Lotte Marrin", List.of("a"), "bowline", "10 nmi", "because");
         lesson.handsBack("Lotte Marrin").ok();
         JsonNode lotte = find(berit, "Lotte Marrin");
+        String sitting = "/api/sittings/" + lesson.sitting();
+        lesson.teacher
+                .post(
+                        sitting + "/lines",
+                        Map.of("words", "Well done.", "student", lotte.get("id").stringValue()))
+                .ok();
+        Map<String, Object> longer = new HashMap<>(Map.of("percent", 150, "more", 0, "note", "agreed"));
+        longer.put("students", List.of(lotte.get("id").stringValue()));
+        longer.put("opens", null);
+        longer.put("closes", null);
+        lesson.teacher.put(sitting + "/different", longer).ok();
         JsonNode twin = add(berit, "Marrin", "Lotte", "77001");
         assertThat(berit.get(path(lotte, "/twins"))
                         .ok()
@@ -78,6 +90,8 @@ class LifetimeTest {
         assertThat(file.get("attempts").toString()).contains("bowline", "Whose answers");
         assertThat(file.get("results").toString()).contains("Whose answers");
         assertThat(file.get("rosters")).isNotEmpty();
+        assertThat(file.get("differentInSittings").toString()).contains("agreed");
+        assertThat(file.get("linesFromTeachers").toString()).contains("Well done.");
         assertThat(lesson.teacher.get(lesson.path("/collect")).ok().toString()).contains("Marrin");
     }
 

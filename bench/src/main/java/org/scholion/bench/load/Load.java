@@ -20,6 +20,9 @@ public final class Load {
         try (Place place = begun(root, root.resolve(".data/load"), "")) {
             School school = new School(PORT);
             measure(parts, place, school);
+            if (parts.contains("sitting")) {
+                new LargeSitting(place, school).run();
+            }
             Trouble trouble = new Trouble(place, school);
             if (parts.contains("kill")) {
                 trouble.kills();

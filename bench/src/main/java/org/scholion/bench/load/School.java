@@ -56,14 +56,15 @@ final class School {
     }
 
     String paper(String title) throws IOException {
+        return paper(title, Json.read(PAPER.formatted(title)));
+    }
+
+    String paper(String title, JsonNode definition) throws IOException {
         String id = teacher.ok(
                         "POST", "/api/assessments", "{\"course\": \"" + course + "\", \"title\": \"" + title + "\"}")
                 .get("id")
                 .stringValue();
-        teacher.ok(
-                "PUT",
-                "/api/assessments/" + id + "/key",
-                "{\"revision\": 0, \"definition\": " + PAPER.formatted(title) + "}");
+        teacher.ok("PUT", "/api/assessments/" + id + "/key", "{\"revision\": 0, \"definition\": " + definition + "}");
         return id;
     }
 

@@ -81,7 +81,8 @@ final class Speed {
                 select x.school_id, x.id, 'q4', '%s'::jsonb, false, now()
                 from bench_attempt b join attempt x on x.id = b.id join sitting s on s.id = x.sitting_id
                 where b.n = :n and x.student_id = b.student_id and x.handed_in_at is null
-                  and now() <= least(s.closes_at, x.started_at + make_interval(mins => s.minutes)) + make_interval(secs => 20)
+                  and x.set_aside_at is null and (s.going_back or x.reached <= 0)
+                  and now() <= least(x.paused_at, x.due_at) + make_interval(secs => 20)
                 for key share of x;
                 """.formatted(STUDENTS - 1, ANSWER));
         try {

@@ -22,7 +22,9 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class ClosingTime {
     private static final Logger LOG = LoggerFactory.getLogger(ClosingTime.class);
-    private static final Duration GRACE = Duration.ofSeconds(30);
+    /** A little longer than an answer may be late for. */
+    private static final Duration GRACE = Duration.ofSeconds(22);
+
     private static final Duration AGAIN = Duration.ofMinutes(10);
     private static final String UNKNOWN = "something in it could not be scored";
 
@@ -40,7 +42,7 @@ class ClosingTime {
 
     @Bean
     RecurringTask<Void> takeInWhatIsOver() {
-        return Tasks.recurring("take-in-what-is-over", FixedDelay.ofSeconds(30))
+        return Tasks.recurring("take-in-what-is-over", FixedDelay.ofSeconds(10))
                 .execute((instance, context) -> takeIn());
     }
 

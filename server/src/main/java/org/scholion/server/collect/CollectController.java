@@ -36,6 +36,7 @@ class CollectController {
     private final BringingIn bringingIn;
     private final BroughtIn broughtIn;
     private final LateAnswers lateAnswers;
+    private final SoFar soFar;
     private final Access access;
     private final Events events;
     private final Jobs jobs;
@@ -47,6 +48,7 @@ class CollectController {
             BringingIn bringingIn,
             BroughtIn broughtIn,
             LateAnswers lateAnswers,
+            SoFar soFar,
             Access access,
             Events events,
             Jobs jobs) {
@@ -56,6 +58,7 @@ class CollectController {
         this.bringingIn = bringingIn;
         this.broughtIn = broughtIn;
         this.lateAnswers = lateAnswers;
+        this.soFar = soFar;
         this.access = access;
         this.events = events;
         this.jobs = jobs;
@@ -98,7 +101,7 @@ class CollectController {
         return sittings.setPaperAfter(me, sitting, wanted.paperAfter());
     }
 
-    /** Takes in what a student left when time was up; by itself this happens within half a minute. */
+    /** Hands in for a student what is there; when their time is over this happens by itself. */
     @PostMapping("/attempts/{attempt}/take-in")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void takeIn(@AuthenticationPrincipal Me me, @PathVariable UUID attempt) {
@@ -139,6 +142,12 @@ class CollectController {
             @RequestParam(required = false) @Nullable UUID section) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         return monitor.of(assessment, section);
+    }
+
+    /** What is said to one question so far, equal answers together, without names. */
+    @GetMapping("/assessments/{assessment}/so-far/{item}")
+    SoFar.SoFarView soFar(@AuthenticationPrincipal Me me, @PathVariable UUID assessment, @PathVariable String item) {
+        return soFar.of(me, assessment, item);
     }
 
     /** A stream that says when something of this assessment has changed; what it is now is read as usual. */

@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -125,6 +126,20 @@ class Drafts {
                 .forEach(d -> all.computeIfAbsent(d.attempt(), a -> new LinkedHashMap<>())
                         .put(d.item(), d.draft()));
         return all;
+    }
+
+    /** What those who are at work on an assessment say to one item just now. */
+    @Transactional(readOnly = true)
+    List<JsonNode> working(UUID assessment, String item) {
+        return entities
+                .createQuery(
+                        CURRENT + "x.assessment = :assessment and x.handedInAt is null and d.item = :item", Flat.class)
+                .setParameter("assessment", assessment)
+                .setParameter("item", item)
+                .getResultList()
+                .stream()
+                .map(Flat::answer)
+                .toList();
     }
 
     private static final String CURRENT = """

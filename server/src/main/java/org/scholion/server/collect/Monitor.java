@@ -24,6 +24,7 @@ import tools.jackson.databind.JsonNode;
 /** Who has started, how far they are, who is stuck and who has not handed in: a row a student. */
 @Service
 class Monitor {
+    private static final int SHORT = 60;
     private static final Duration STUCK = Duration.ofMinutes(10);
 
     private final EntityManager entities;
@@ -96,6 +97,7 @@ class Monitor {
      *
      * @param now the server's clock, by which the time that is left is counted
      * @param lines what was said to students and stands, the latest first
+     * @param asked the questions, in the order of the cells
      */
     record MonitorView(
             Instant now,
@@ -105,7 +107,19 @@ class Monitor {
             int notStarted,
             List<Sittings.SittingLine> sittings,
             List<TeacherLines.LineSaid> lines,
+            List<AskedItem> asked,
             List<MonitorRow> rows) {}
+
+    /** A question by the beginning of its words. */
+    record AskedItem(String id, int number, String prompt) {
+        static AskedItem of(Edition edition, Item item) {
+            String words = item.asked();
+            return new AskedItem(
+                    item.id(),
+                    edition.numberOf(item.id()),
+                    words.length() <= SHORT ? words : words.substring(0, SHORT - 1) + "…");
+        }
+    }
 
     record Enrolled(UUID student, String given, String family, UUID section) {}
 
@@ -114,7 +128,8 @@ class Monitor {
         List<Sittings.SittingLine> given = sittings.of(assessment).stream()
                 .filter(s -> section == null || s.section().equals(section))
                 .toList();
-        List<Item> items = editions.latest(assessment).map(Edition::items).orElse(List.of());
+        Edition edition = editions.latest(assessment).orElse(null);
+        List<Item> items = edition == null ? List.of() : edition.items();
         Map<Place, Attempt> attemptOf = new HashMap<>();
         attempts.of(assessment, section).forEach(a -> attemptOf.put(new Place(a.student(), a.section()), a));
         Map<UUID, Map<String, JsonNode>> responses = attempts.responses(assessment);
@@ -149,6 +164,9 @@ class Monitor {
                 furthest.size() - in - busy,
                 given,
                 lines.in(given.stream().map(Sittings.SittingLine::id).toList()),
+                edition == null
+                        ? List.of()
+                        : items.stream().map(i -> AskedItem.of(edition, i)).toList(),
                 rows);
     }
 

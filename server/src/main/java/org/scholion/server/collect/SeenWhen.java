@@ -65,6 +65,15 @@ public record SeenWhen(
         return new SeenWhen(score, marks, answers, notes, keys, asksDate ? from : null);
     }
 
+    /** The same without a date: what waits for one is seen when it is handed back. */
+    SeenWhen withoutDate() {
+        return new SeenWhen(dateless(score), dateless(marks), dateless(answers), dateless(notes), dateless(keys), null);
+    }
+
+    private static When dateless(When when) {
+        return when == When.FROM_DATE ? When.HANDED_BACK : when;
+    }
+
     SeenNow at(Instant now, boolean allClosed) {
         return new SeenNow(
                 isSeen(score, now, allClosed),

@@ -71,6 +71,12 @@ public record SittingSettings(
                 practice);
     }
 
+    /** The same for another day: a code is for one only. */
+    SittingSettings withoutCode() {
+        return new SittingSettings(
+                asking, goingBack, mustAnswer, leavingCounted, wordsBefore, wordsAfter, "", practice);
+    }
+
     /** A code as it is compared: however it was typed. */
     static String plainCode(String typed) {
         return typed.replaceAll("[\\s-]", "").toUpperCase(Locale.ROOT);

@@ -197,6 +197,33 @@ class SittingSettingsTest {
     }
 
     @Test
+    void settings_are_kept_under_a_name_of_ones_own_without_code_and_date(Scholion.Running school) {
+        Visitor aud = school.as("Aud Meller");
+        Map<String, Object> settings = usual();
+        settings.put("mustAnswer", true);
+        settings.put("code", "TIDE4821");
+        Map<String, Object> seen = new HashMap<>(Map.of(
+                "score", "AT_HAND_IN", "marks", "FROM_DATE", "answers", "NEVER", "notes", "NEVER", "keys", "NEVER"));
+        seen.put("from", Instant.now().toString());
+        Map<String, Object> wanted = new HashMap<>(Map.of("name", " Quick check ", "settings", settings, "seen", seen));
+        wanted.put("minutes", 15);
+        aud.put("/api/kept-settings", wanted).ok();
+        wanted.put("name", "quick CHECK");
+        wanted.put("minutes", 20);
+        JsonNode kept = aud.put("/api/kept-settings", wanted).ok();
+        assertThat(kept.size()).isEqualTo(1);
+        assertThat(kept.get(0).get("minutes").intValue()).isEqualTo(20);
+        assertThat(kept.get(0).get("settings").get("mustAnswer").booleanValue()).isTrue();
+        assertThat(kept.get(0).get("settings").get("code").stringValue()).isEmpty();
+        assertThat(kept.get(0).get("seen").get("marks").stringValue()).isEqualTo("HANDED_BACK");
+        Visitor halvard = school.as("Halvard Quist");
+        assertThat(halvard.get("/api/kept-settings").ok().isEmpty()).isTrue();
+        String id = kept.get(0).get("id").stringValue();
+        halvard.delete("/api/kept-settings/" + id).isRefused(404);
+        assertThat(aud.delete("/api/kept-settings/" + id).ok().isEmpty()).isTrue();
+    }
+
+    @Test
     void half_as_long_again_moves_the_end_of_one_student_and_only_teachers_see_it(Scholion.Running school) {
         Lesson lesson = Lesson.given(school, "Half as long again", "A");
         times(lesson, 40, null).ok();

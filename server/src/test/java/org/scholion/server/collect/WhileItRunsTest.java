@@ -228,4 +228,28 @@ class WhileItRunsTest {
                 .intValue();
         assertThat(letters).isEqualTo(all - 1);
     }
+
+    @Test
+    void answers_to_one_question_are_counted_as_they_come_without_names(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "So far", "A").sits("Tamsin Orrel", List.of("a"), "Bowline", null, null);
+        for (String name : List.of("Lotte Marrin", "Ivo Lomas")) {
+            Visitor student = school.as(name);
+            String attempt = lesson.begin(student);
+            Lesson.answer(student, attempt, "q1", List.of("a")).ok();
+            Lesson.say(student, attempt, "q2", name.startsWith("I") ? "sheet bend" : "bowline")
+                    .ok();
+        }
+        JsonNode knots = lesson.teacher.get(lesson.path("/so-far/q2")).ok();
+        assertThat(knots.get("answered").intValue()).isEqualTo(3);
+        assertThat(knots.get("groups").get(0).get("students").intValue()).isEqualTo(2);
+        assertThat(knots.get("groups").get(1).get("answer").stringValue()).isEqualTo("sheet bend");
+        JsonNode options = lesson.teacher.get(lesson.path("/so-far/q1")).ok();
+        assertThat(options.get("groups")
+                        .valueStream()
+                        .map(g -> g.get("students").intValue()))
+                .as("an option that nobody chose stands there, too")
+                .containsExactly(3, 0);
+        assertThat(knots.toString() + options).doesNotContain("Marrin", "Lomas", "Orrel");
+        lesson.teacher.get(lesson.path("/so-far/q9")).isRefused(404);
+    }
 }
