@@ -157,7 +157,7 @@ class WhileItRuns {
         say(attempt.assessment());
     }
 
-    /** Puts back what was set aside. What its student began instead is set aside, if it only went on from this one. */
+    /** Puts back what was set aside. What goes on from it is set aside, until it is handed in. */
     void putBack(Me me, UUID id) {
         access.require(me, Access.Action.PUT_BACK_ATTEMPT, id);
         SettingAside.Fate fate = settingAside.fate(id);
@@ -171,11 +171,12 @@ class WhileItRuns {
                 attempts.hold(List.of(instead));
                 Attempt other = attempts.require(instead);
                 requireNotHandedBack(other);
-                if (!id.equals(atWork.require(instead).follows())) {
+                boolean goesOn = id.equals(atWork.require(instead).follows());
+                if (!goesOn || other.isIn()) {
                     throw Refused.conflict(
                             "begun-anew",
-                            other.name()
-                                    + " has begun anew meanwhile. Set that attempt aside first, then put this one back.");
+                            other.name() + (goesOn ? " has handed in again" : " has begun anew")
+                                    + " meanwhile. Set that attempt aside first, then put this one back.");
                 }
                 settingAside.aside(me, other, clock.instant());
             }

@@ -177,6 +177,10 @@ class WhileItRunsTest {
         assertThat(lesson.mark("Lotte Marrin", "q4").get("points").stringValue())
                 .as("nothing is decided twice")
                 .isEqualTo("2");
+        Visitor.Reply refused = act(lesson, first, "/put-back");
+        refused.isRefused(409);
+        assertThat(refused.detail()).contains("Lotte Marrin has handed in again meanwhile");
+        act(lesson, again, "/set-aside").ok();
         act(lesson, first, "/put-back").ok();
         assertThat(row(lesson, "Marrin").get("attempt").stringValue()).isEqualTo(first);
         assertThat(standings.differences()).isEmpty();
