@@ -32,6 +32,7 @@ const Gradebook = staff("Gradebook");
 const Queries = staff("Queries");
 const Assessment = staff("Assessment");
 const Collect = staff("Collect");
+const AsStudent = staff("AsStudent");
 const GiveOutPage = staff("GiveOutPage");
 const SittingPage = staff("SittingPage");
 const BringIn = staff("BringIn");
@@ -89,6 +90,7 @@ const STAFF = [
     children: [
       { path: "key", element: later(<Key />) },
       { path: "collect", element: later(<Collect />) },
+      { path: "as-student", element: later(<AsStudent />) },
       { path: "give-out", element: later(<GiveOutPage />) },
       { path: "sittings/:sitting", element: later(<SittingPage />) },
       { path: "bring-in", element: later(<BringIn />) },

@@ -10,6 +10,7 @@ export { People } from "./places/school/People";
 export { School } from "./places/school/School";
 export { SchoolRecord } from "./places/school/SchoolRecord";
 export { Assessment } from "./stops/Assessment";
+export { AsStudent } from "./stops/collect/asStudent/AsStudent";
 export { BringIn } from "./stops/collect/BringIn";
 export { Collect } from "./stops/collect/Collect";
 export { GiveOutPage } from "./stops/collect/sitting/GiveOutPage";

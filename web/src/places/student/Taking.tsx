@@ -13,13 +13,13 @@ import { OtherWindowNote } from "./OtherWindowNote";
 import { PartHead } from "./PartHead";
 import { Progress } from "./Progress";
 import { askedOn } from "./pages";
-import { usePractice } from "./practice/usePractice";
+import { type Practice, usePractice } from "./practice/usePractice";
 import { Questions } from "./Questions";
 import { SavedState } from "./SavedState";
 import { isSaid } from "./said";
 import { TeacherSays } from "./TeacherSays";
 import { useLeaving } from "./useLeaving";
-import { useWayThrough } from "./useWayThrough";
+import { placeOf, useWayThrough } from "./useWayThrough";
 import { useWhatISaid } from "./useWhatISaid";
 
 type Paper = Schemas["Paper"];
@@ -28,20 +28,22 @@ type Paper = Schemas["Paper"];
 export function Taking({ paper, paperAt }: { paper: Paper; paperAt: number }) {
   const client = useQueryClient();
   const navigate = useNavigate();
-  const { saver, said, say, choose } = useWhatISaid(paper);
+  const written = useWhatISaid(paper);
+  const { saver, said } = written;
   const clock = useSittingClock(paper, paperAt);
-  const { rules } = clock;
-  const way = useWayThrough(paper, rules, saver.flush);
-  const left = useLeaving(paper.attempt, rules.leavingCounted);
-  const { at, go, pages, screens } = way;
-  const screen = screens[at] ?? [];
-  const first = pages.indexOf(screen[0] as (typeof pages)[number]);
-  const practice = usePractice(paper, rules.practice, said, saver.flush);
-  const open = screen.flatMap(askedOn).filter((item) => !isSaid(said[item.id]?.answer));
-  const notRight =
-    rules.practice === "UNTIL_RIGHT" && screen.flatMap(askedOn).some((i) => !practice.isPassed(i.id));
-  const stays = notRight || (rules.mustAnswer && !rules.goingBack && open.length > 0);
-  const next = () => !stays && go(at + 1);
+  const way = useWayThrough(paper, clock.rules, async (item) => {
+    // What is written is safe before the way to it closes.
+    if (await saver.flush()) {
+      await ok(
+        api.POST("/api/student/attempts/{attempt}/reached", {
+          params: { path: { attempt: paper.attempt } },
+          body: { item },
+        }),
+      ).catch(() => undefined);
+    }
+  });
+  const left = useLeaving(paper.attempt, clock.rules.leavingCounted);
+  const practice = usePractice(paper, clock.rules.practice, said, saver.flush);
   const handIn = useMutation({
     mutationFn: async () => {
       if (!(await saver.flush())) {
@@ -66,16 +68,66 @@ export function Taking({ paper, paperAt }: { paper: Paper; paperAt: number }) {
       void navigate(`/sit/${paper.attempt}`, { replace: true });
     },
   });
+  return (
+    <TakingView
+      paper={paper}
+      written={written}
+      clock={clock}
+      way={way}
+      left={left}
+      practice={practice}
+      handIn={handIn}
+    />
+  );
+}
+
+type Kept = ReturnType<typeof useWhatISaid>;
+
+/** The paper as it is worked on, whoever keeps what is said. */
+export function TakingView({
+  paper,
+  written,
+  clock,
+  way,
+  left,
+  practice,
+  handIn,
+  within = false,
+}: {
+  paper: Paper;
+  written: Kept;
+  clock: ReturnType<typeof useSittingClock>;
+  way: ReturnType<typeof useWayThrough>;
+  left: boolean;
+  practice: Practice;
+  handIn: { mutate: () => void; isPending: boolean; error: unknown };
+  /** Whether it stands within another page, which has its heading and its place already. */
+  within?: boolean;
+}) {
+  const Main = within ? "div" : "main";
+  const Title = within ? "h2" : "h1";
+  const { saver, said, say, choose } = written;
+  const { rules } = clock;
+  const { at, go, pages, screens } = way;
+  const screen = screens[at] ?? [];
+  const first = pages.indexOf(screen[0] as (typeof pages)[number]);
+  const open = screen.flatMap(askedOn).filter((item) => !isSaid(said[item.id]?.answer));
+  const notRight =
+    rules.practice === "UNTIL_RIGHT" && screen.flatMap(askedOn).some((i) => !practice.isPassed(i.id));
+  const stays = notRight || (rules.mustAnswer && !rules.goingBack && open.length > 0);
+  const next = () => !stays && go(at + 1);
   useKeys([
     ["ArrowRight", t("next question"), next],
     ["ArrowLeft", rules.goingBack ? t("previous question") : "", () => go(at - 1)],
   ]);
   const closed = clock.isOver || clock.paused || clock.aside;
   return (
-    <div className="mx-auto flex min-h-dvh max-w-2xl flex-col border-rule bg-sheet sm:border-x">
+    <div
+      className={`mx-auto flex max-w-2xl flex-col border-rule bg-sheet ${within ? "min-h-[36rem] border" : "min-h-dvh sm:border-x"}`}
+    >
       <header className="sticky top-0 z-10 border-b border-rule bg-paper px-4 pt-3 pb-2">
         <div className="flex items-baseline justify-between gap-4">
-          <h1 className="truncate font-script text-words font-semibold">{paper.title}</h1>
+          <Title className="truncate font-script text-words font-semibold">{paper.title}</Title>
           <SchoolSign />
           {clock.paused ? (
             <strong className="text-waiting">{t("paused")}</strong>
@@ -107,7 +159,7 @@ export function Taking({ paper, paperAt }: { paper: Paper; paperAt: number }) {
           onGo={(page) => way.goTo(page.item.id)}
         />
       </header>
-      <main id="page" className="flex-1 px-4 py-5">
+      <Main id={within ? undefined : "page"} className="flex-1 px-4 py-5">
         <TeacherSays clock={clock} attempt={paper.attempt} left={left} />
         <fieldset disabled={closed} className="min-w-0 disabled:opacity-60">
           {screen.flatMap(askedOn).map((asked) => (
@@ -119,7 +171,11 @@ export function Taking({ paper, paperAt }: { paper: Paper; paperAt: number }) {
             />
           ))}
           {screen.map((page, i) => (
-            <div key={page.item.id} className={i > 0 ? "mt-8 border-t border-rule pt-5" : ""}>
+            <div
+              key={page.item.id}
+              id={placeOf(page.item.id)}
+              className={i > 0 ? "mt-8 border-t border-rule pt-5" : ""}
+            >
               {page.item.part !== pages[first + i - 1]?.item.part && (
                 <PartHead part={paper.parts.find((p) => p.id === page.item.part)} />
               )}
@@ -144,7 +200,7 @@ export function Taking({ paper, paperAt }: { paper: Paper; paperAt: number }) {
             />
           )}
         </fieldset>
-      </main>
+      </Main>
       <footer className="sticky bottom-0 border-t border-rule bg-paper px-4 py-3">
         <SavedState saver={saver} />
         {stays && (

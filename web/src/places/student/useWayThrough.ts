@@ -1,20 +1,23 @@
 import { useMemo, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
-import { api, ok, type Schemas } from "../../api/client";
+import type { Schemas } from "../../api/client";
 import { type Page, pagesOf } from "./pages";
 import { reachedScreen, screenOf, screensOf } from "./screens";
+
+/** What a question's place on the page is called. */
+export const placeOf = (id: string): string => `question-${id}`;
 
 /**
  * Where a student is on the paper, screen by screen; behind the last one lies the check before handing in. Where there
  * is no way back, what was left is closed, here and at the server.
  *
  * @param rules how it is taken now, which may change while one works
- * @param flush sends what is written, before the way to it closes
+ * @param onReach where there is no way back: one goes on to this question, and what lies before it closes
  */
 export function useWayThrough(
   paper: Schemas["Paper"],
   rules: Schemas["OwnRules"],
-  flush: () => Promise<boolean>,
+  onReach: (item: string) => void,
 ) {
   const [params, setParams] = useSearchParams();
   const pages = useMemo(() => pagesOf(paper.items), [paper.items]);
@@ -30,17 +33,10 @@ export function useWayThrough(
     if (!rules.goingBack && next > onward.current) {
       onward.current = next;
       setReached(next);
-      void reach(screens[next]?.[0]);
-    }
-  };
-  const reach = async (page: Page | undefined) => {
-    if (page && (await flush())) {
-      await ok(
-        api.POST("/api/student/attempts/{attempt}/reached", {
-          params: { path: { attempt: paper.attempt } },
-          body: { item: (page.stem ?? page.item).id },
-        }),
-      ).catch(() => undefined);
+      const page = screens[next]?.[0];
+      if (page) {
+        onReach((page.stem ?? page.item).id);
+      }
     }
   };
   return {
@@ -48,9 +44,18 @@ export function useWayThrough(
     screens,
     at,
     go,
-    goTo: (id: string) => go(screenOf(screens, id)),
+    goTo: (id: string) => {
+      const to = screenOf(screens, id);
+      if (to !== at) {
+        go(to);
+      }
+      // Among several on one screen, to the question itself.
+      requestAnimationFrame(
+        () => (screens[to]?.length ?? 0) > 1 && document.getElementById(placeOf(id))?.scrollIntoView(),
+      );
+    },
     isOpen: (page: Page) => rules.goingBack || screenOf(screens, page.item.id) === at,
-    isHere: (page: Page) => screens[at]?.includes(page) ?? false,
+    isHere: (page: Page) => screens[at]?.length === 1 && screens[at][0] === page,
     mayGoBack: at > first,
   };
 }

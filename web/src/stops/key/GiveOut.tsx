@@ -102,6 +102,10 @@ function GiveOutForm({ assessment, waiting }: { assessment: string; waiting: boo
       <p className="mt-2">
         <Link to={`/a/${assessment}/give-out?to=${chosen}`} className="text-small underline">
           {t("Set how it is taken first")}
+        </Link>{" "}
+        ·{" "}
+        <Link to={`/a/${assessment}/as-student`} className="text-small underline">
+          {t("See it as a student")}
         </Link>
       </p>
     </MarginPart>

@@ -63,6 +63,22 @@ function rulesOf(line: Line): string[] {
   ].filter((sentence) => sentence !== "");
 }
 
+/** The teacher's words, and what holds. */
+export function WhatIsTold({ line }: { line: Line }) {
+  return (
+    <>
+      {line.rules.words && (
+        <p className="my-4 font-script text-words whitespace-pre-wrap wrap-anywhere">{line.rules.words}</p>
+      )}
+      <ul className="my-4 list-disc pl-5">
+        {rulesOf(line).map((sentence) => (
+          <li key={sentence}>{sentence}</li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
 function Told({ line }: { line: Line }) {
   const navigate = useNavigate();
   const [code, setCode] = useState("");
@@ -85,14 +101,7 @@ function Told({ line }: { line: Line }) {
     <>
       <h1 className="font-script text-title font-semibold">{line.title}</h1>
       <p className="text-small text-soft">{line.course}</p>
-      {line.rules.words && (
-        <p className="my-4 font-script text-words whitespace-pre-wrap wrap-anywhere">{line.rules.words}</p>
-      )}
-      <ul className="my-4 list-disc pl-5">
-        {rulesOf(line).map((sentence) => (
-          <li key={sentence}>{sentence}</li>
-        ))}
-      </ul>
+      <WhatIsTold line={line} />
       {line.stage === "COMING" && (
         <p role="status">{t("It is not open yet. It opens {{when}}.", { when: moment(line.opens) })}</p>
       )}

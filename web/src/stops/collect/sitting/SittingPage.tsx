@@ -98,6 +98,9 @@ function Given({ view }: { view: SittingView }) {
         <Link to={`/a/${view.assessment}/collect`} className="underline">
           {t("Back to who is at work")}
         </Link>
+        <Link to={`/a/${view.assessment}/as-student?sitting=${view.sitting.id}`} className="underline">
+          {t("See it as a student")}
+        </Link>
       </div>
       <SittingFields
         draft={draft}

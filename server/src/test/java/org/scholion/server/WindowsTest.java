@@ -53,6 +53,8 @@ class WindowsTest {
                 lesson.path("/typed"),
                 lesson.path("/brought-in"),
                 lesson.path("/about"),
+                lesson.path("/as-student"),
+                lesson.path("/so-far/q2"),
                 lesson.path("/items/q2/earlier-answers"),
                 "/api/attempts/" + attempt + "/trace",
                 "/api/sittings/" + lesson.sitting(),
@@ -74,7 +76,7 @@ class WindowsTest {
     void a_page_asks_the_database_as_often_with_three_hundred_attempts_as_with_thirty(Scholion.Running school) {
         Map<String, Cost> few = pages(school, "Thirty", 30);
         Map<String, Cost> many = pages(school, "Three hundred", 300);
-        assertThat(few).hasSize(21);
+        assertThat(few).hasSize(23);
         few.forEach(
                 (page, cost) -> assertThat(many.get(page).statements()).as(page).isEqualTo(cost.statements()));
     }

@@ -53,6 +53,7 @@ class DifferentRow {
     @SuppressWarnings("NullAway.Init")
     protected DifferentRow() {}
 
+    @SuppressWarnings("NullAway.Init")
     DifferentRow(UUID sitting, UUID student) {
         this.sitting = sitting;
         this.student = student;

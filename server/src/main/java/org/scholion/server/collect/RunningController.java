@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -24,17 +25,39 @@ class RunningController {
     private final DifferentForSome different;
     private final WhileItRuns running;
     private final TeacherLines lines;
+    private final AsStudent asStudent;
 
-    RunningController(Sittings sittings, DifferentForSome different, WhileItRuns running, TeacherLines lines) {
+    RunningController(
+            Sittings sittings,
+            DifferentForSome different,
+            WhileItRuns running,
+            TeacherLines lines,
+            AsStudent asStudent) {
         this.sittings = sittings;
         this.different = different;
         this.running = running;
         this.lines = lines;
+        this.asStudent = asStudent;
     }
 
     @GetMapping("/sittings/{sitting}")
     DifferentForSome.SittingView of(@AuthenticationPrincipal Me me, @PathVariable UUID sitting) {
         return different.of(me, sitting);
+    }
+
+    /**
+     * The whole way as a student has it.
+     *
+     * @param sitting null for a sitting as it usually is
+     * @param student with what is different for them; null for anybody
+     */
+    @GetMapping("/assessments/{assessment}/as-student")
+    AsStudent.AsStudentView asStudent(
+            @AuthenticationPrincipal Me me,
+            @PathVariable UUID assessment,
+            @RequestParam(required = false) @Nullable UUID sitting,
+            @RequestParam(required = false) @Nullable UUID student) {
+        return asStudent.of(me, assessment, sitting, student);
     }
 
     /** What other times would do to those who are at work. */

@@ -147,7 +147,13 @@ public class Taking {
     }
 
     /** The questions' own paper, seen beside the answers. */
-    public record PaperSheet(String file, String name, String type) {}
+    public record PaperSheet(String file, String name, String type) {
+        static List<PaperSheet> of(Edition edition) {
+            return edition.file().layout().questions().stream()
+                    .map(q -> new PaperSheet(q.file(), q.name(), q.type()))
+                    .toList();
+        }
+    }
 
     /** A part of the paper as a student sees it: its title, and what stands above it. */
     public record PaperPart(String id, String title, String instructions) {
@@ -324,9 +330,7 @@ public class Taking {
                         .map(p -> PaperPart.of(p, edition.file().layout()))
                         .toList(),
                 PaperItem.of(edition.file(), OwnOrder.of(edition, stand.order(), attempt.leftOut()), ids),
-                edition.file().layout().questions().stream()
-                        .map(q -> new PaperSheet(q.file(), q.name(), q.type()))
-                        .toList(),
+                PaperSheet.of(edition),
                 answers,
                 flagged,
                 places,

@@ -93,17 +93,33 @@ class ToDo {
 
     private static ToDoLine line(Instant now, Given g) {
         OwnTimes own = OwnTimes.of(g.sitting(), g.different());
-        SittingSettings s = g.sitting().settings;
-        return new ToDoLine(
-                g.sitting().id,
+        return line(
+                g.sitting(),
+                own,
                 g.attempt(),
                 g.title(),
                 g.course(),
+                stage(now, own, g.attempt(), g.handedIn() != null));
+    }
+
+    /** As it would stand for whoever may begin now. */
+    static ToDoLine open(SittingRow sitting, OwnTimes own, String title) {
+        return line(sitting, own, null, title, "", Stage.OPEN);
+    }
+
+    private static ToDoLine line(
+            SittingRow sitting, OwnTimes own, @Nullable UUID attempt, String title, String course, Stage stage) {
+        SittingSettings s = sitting.settings;
+        return new ToDoLine(
+                sitting.id,
+                attempt,
+                title,
+                course,
                 own.opens(),
                 own.closes(),
                 own.ends().isAfter(own.closes()) ? own.ends() : null,
                 own.limit() == null ? null : (int) own.limit().toMinutes(),
-                stage(now, own, g.attempt(), g.handedIn() != null),
+                stage,
                 !s.code().isEmpty(),
                 new BeforeBeginning(s.wordsBefore(), s.goingBack(), s.mustAnswer(), s.leavingCounted(), s.practice()));
     }

@@ -46,6 +46,21 @@ public class FileUses {
                 .executeUpdate();
     }
 
+    /** The files that a definition names and that are not there. */
+    @Transactional(readOnly = true)
+    public Set<String> missing(UUID school, JsonNode definition) {
+        Set<String> missing = named(definition);
+        if (!missing.isEmpty()) {
+            entities.createQuery(
+                            "select f.id from StoredFile f where f.school = :school and f.id in (:named)", String.class)
+                    .setParameter("school", school)
+                    .setParameter("named", Set.copyOf(missing))
+                    .getResultList()
+                    .forEach(missing::remove);
+        }
+        return missing;
+    }
+
     /** Notes that something is no more, and with it the files that belonged to it. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void forget(Kind kind, UUID object) {

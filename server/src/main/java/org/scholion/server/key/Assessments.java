@@ -254,6 +254,12 @@ public class Assessments {
         return drawn;
     }
 
+    /** What the draws that are made once would come to; nothing is written. */
+    @Transactional(readOnly = true)
+    public JsonNode asDrawn(UUID id) {
+        return Drawn.once(whole(id), id.getLeastSignificantBits());
+    }
+
     /** A changed definition as a whole assessment file. */
     @Transactional(readOnly = true)
     public JsonNode whole(UUID id, Object definition) {

@@ -1,0 +1,21 @@
+import { describe, expect, it } from "vitest";
+import { seenInWords } from "./seenInWords";
+
+describe("what students see afterwards, in words", () => {
+  it("has a sentence for each moment at which something is seen, and none for others", () => {
+    expect(
+      seenInWords({
+        score: "AT_HAND_IN",
+        marks: "HANDED_BACK",
+        answers: "AT_HAND_IN",
+        notes: "HANDED_BACK",
+        keys: "NEVER",
+        from: null,
+      }),
+    ).toEqual([
+      "At hand-in: score and band, own answers.",
+      "When you hand back: mark of each question, feedback and comments.",
+      "Never: right answers.",
+    ]);
+  });
+});
