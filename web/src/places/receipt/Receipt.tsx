@@ -71,6 +71,9 @@ function Stands({ found }: { found: Schemas["Checked"] }) {
             ? t("What is kept is what was handed in then.")
             : t("What is kept is not what was handed in then. Ask whoever runs Scholion.")}
         </p>
+        {found.aside && (
+          <p>{t("It was opened again or set aside since then. It is kept, and something else counts.")}</p>
+        )}
       </Note>
     </div>
   );

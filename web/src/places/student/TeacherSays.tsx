@@ -67,7 +67,7 @@ export function TeacherSays({
               <span className="block font-script text-words wrap-anywhere">{line.words}</span>
             </span>
             <TextButton className="min-h-11" onClick={() => setRead([...read, line.id])}>
-              {t("Read")}
+              {t("I have read it")}
             </TextButton>
           </p>
         ))}

@@ -1,8 +1,6 @@
 import { useId } from "react";
-import type { Schemas } from "../../api/client";
 import { t } from "../../text";
-
-export type PaperAfter = Schemas["SittingLine"]["paperAfter"];
+import type { PaperAfter } from "./sitting/draft";
 
 const WHEN: [PaperAfter, string][] = [
   ["WHEN_ALL_CLOSED", "When every section’s time is over"],

@@ -1,14 +1,14 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link, useNavigate } from "react-router";
-import { api, ok } from "../../api/client";
+import { Link } from "react-router";
 import { Button } from "../../parts/Button";
 import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
 import { useHeader } from "../Assessment";
-import { type PaperAfter, PaperAfterChoice } from "../collect/PaperAfter";
-import { TimesFields, useTimes } from "../collect/TimesFields";
+import { PaperAfterChoice } from "../collect/PaperAfter";
+import { firstDraft, timesOf } from "../collect/sitting/draft";
+import { useGiveOut } from "../collect/sitting/useGiveOut";
+import { TimesFields } from "../collect/TimesFields";
 import { placeOnPaper } from "./place";
 import type { useDraft } from "./useDraft";
 
@@ -35,38 +35,12 @@ export function GiveOut({ assessment, draft }: { assessment: string; draft?: Ret
 }
 
 function GiveOutForm({ assessment, waiting }: { assessment: string; waiting: boolean }) {
-  const client = useQueryClient();
-  const navigate = useNavigate();
   const header = useHeader(assessment, null);
   const free = header.data?.sections.filter((s) => !s.given) ?? [];
   const [section, setSection] = useState("");
-  const { times, setTimes, asked } = useTimes(() => ({
-    opens: new Date(),
-    closes: new Date(Date.now() + 60 * 60_000),
-    minutes: null,
-  }));
-  const [paperAfter, setPaperAfter] = useState<PaperAfter>("WHEN_ALL_CLOSED");
+  const [draft, setDraft] = useState(() => firstDraft());
   const chosen = section || free[0]?.id || "";
-  const give = useMutation({
-    mutationFn: () =>
-      ok(
-        api.POST("/api/assessments/{assessment}/sittings", {
-          params: { path: { assessment } },
-          body: {
-            section: chosen,
-            ...asked(),
-            paperAfter,
-            settings: null,
-            seen: null,
-          },
-        }),
-      ),
-    onSuccess: () => {
-      void client.invalidateQueries({ queryKey: ["assessment", assessment] });
-      void client.invalidateQueries({ queryKey: ["key", assessment] });
-      void navigate(`/a/${assessment}/collect`);
-    },
-  });
+  const give = useGiveOut(assessment, false);
   if (free.length === 0) {
     return null;
   }
@@ -87,15 +61,18 @@ function GiveOutForm({ assessment, waiting }: { assessment: string; waiting: boo
             ))}
           </select>
         </label>
-        <TimesFields times={times} onChange={setTimes} />
-        <PaperAfterChoice value={paperAfter} onChange={setPaperAfter} />
+        <TimesFields times={draft} onChange={(times) => setDraft({ ...draft, ...times })} />
+        <PaperAfterChoice
+          value={draft.paperAfter}
+          onChange={(paperAfter) => setDraft({ ...draft, paperAfter })}
+        />
       </div>
       <Trouble error={give.error} />
       <Button
         look="strong"
         className="mt-3"
-        disabled={waiting || give.isPending}
-        onClick={() => give.mutate()}
+        disabled={waiting || timesOf(draft) === null || give.isPending}
+        onClick={() => give.mutate({ section: chosen, draft })}
       >
         {t("Give out to {{section}}", { section: free.find((s) => s.id === chosen)?.name ?? "" })}
       </Button>

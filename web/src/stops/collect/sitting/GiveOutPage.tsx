@@ -1,17 +1,17 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link, useNavigate, useParams, useSearchParams } from "react-router";
-import { api, ok, type Schemas } from "../../../api/client";
+import { Link, useParams, useSearchParams } from "react-router";
+import type { Schemas } from "../../../api/client";
 import { Button } from "../../../parts/Button";
 import { MarginPart, Sheet } from "../../../parts/Sheet";
 import { Empty, Loaded, Trouble } from "../../../parts/States";
 import { t } from "../../../text";
 import { useHeader } from "../../Assessment";
 import { Pick } from "./boxes";
-import { firstDraft, seenOf, timesOf } from "./draft";
+import { firstDraft, timesOf } from "./draft";
 import { KeptAs } from "./KeptAs";
 import { SittingFields } from "./SittingFields";
 import { ToScale } from "./ToScale";
+import { useGiveOut } from "./useGiveOut";
 
 /** Giving out with everything about the sitting, before anybody sees it. */
 export function GiveOutPage() {
@@ -36,34 +36,13 @@ export function GiveOutPage() {
 }
 
 function Giving({ assessment, free }: { assessment: string; free: Schemas["SectionOfLine"][] }) {
-  const client = useQueryClient();
-  const navigate = useNavigate();
   const [params] = useSearchParams();
   const [section, setSection] = useState(
     free.find((s) => s.id === params.get("to"))?.id ?? free[0]?.id ?? "",
   );
   const [draft, setDraft] = useState(() => firstDraft());
   const name = free.find((s) => s.id === section)?.name ?? "";
-  const give = useMutation({
-    mutationFn: () =>
-      ok(
-        api.POST("/api/assessments/{assessment}/sittings", {
-          params: { path: { assessment } },
-          body: {
-            section,
-            ...(timesOf(draft) as Schemas["Times"]),
-            paperAfter: draft.paperAfter,
-            settings: draft.settings,
-            seen: seenOf(draft),
-          },
-        }),
-      ),
-    onSuccess: ({ sitting }) => {
-      void client.invalidateQueries({ queryKey: ["assessment", assessment] });
-      void client.invalidateQueries({ queryKey: ["key", assessment] });
-      void navigate(`/a/${assessment}/sittings/${sitting}`);
-    },
-  });
+  const give = useGiveOut(assessment, true);
   return (
     <Sheet
       margin={
@@ -79,7 +58,7 @@ function Giving({ assessment, free }: { assessment: string; free: Schemas["Secti
           <Button
             look="strong"
             disabled={timesOf(draft) === null || give.isPending}
-            onClick={() => give.mutate()}
+            onClick={() => give.mutate({ section, draft })}
           >
             {t("Give out to {{section}}", { section: name })}
           </Button>

@@ -127,6 +127,29 @@ class CountedOnceTest {
         return lesson;
     }
 
+    @Test
+    void when_the_attempt_that_counts_is_set_aside_the_other_one_counts_and_back(
+            Scholion.Running school, Standings standings) {
+        Lesson lesson = twice(school, "The better one aside", "best", List.of(ONE_POINT, FIVE_POINTS));
+        String better = school.bean(JdbcClient.class)
+                .sql("select id from attempt where assessment_id = ? order by started_at desc limit 1")
+                .param(UUID.fromString(lesson.id))
+                .query(String.class)
+                .single();
+        lesson.teacher.post("/api/attempts/" + better + "/set-aside", null).ok();
+        assertThat(percent(lesson)).isEqualTo("10.0");
+        assertThat(mean(lesson)).isEqualTo(1.0);
+        assertThat(standings.differences()).isEmpty();
+        lesson.teacher.post("/api/attempts/" + better + "/put-back", null).ok();
+        assertThat(percent(lesson)).isEqualTo("50.0");
+        assertThat(mean(lesson)).isEqualTo(5.0);
+        assertThat(standings.differences()).isEmpty();
+    }
+
+    private static String percent(Lesson lesson) {
+        return cell(lesson).get("standing").get("percent").stringValue();
+    }
+
     private static JsonNode cell(Lesson lesson) {
         String course = lesson.teacher.get(lesson.path("")).ok().get("course").stringValue();
         JsonNode book =

@@ -50,6 +50,10 @@ class AnyAttempt {
     @Nullable
     UUID follows;
 
+    @Column(insertable = false, updatable = false)
+    @Nullable
+    String receipt;
+
     @Column(name = "set_aside_at")
     @Nullable
     Instant setAsideAt;

@@ -492,6 +492,12 @@ public class Attempts {
                 : late(handedIn(some), responses(LATE + "x.id in (:of)").setParameter("of", some));
     }
 
+    /** What an attempt said when it was handed in, also where it was set aside since. */
+    Map<String, JsonNode> handedInAnywhere(UUID attempt) {
+        return byAttempt(responses(everywhere(RESPONSES) + "x.id = :of").setParameter("of", attempt))
+                .getOrDefault(attempt, Map.of());
+    }
+
     /** What an attempt says that was set aside. */
     Map<String, JsonNode> responsesOfAside(UUID attempt) {
         List<UUID> one = List.of(attempt);

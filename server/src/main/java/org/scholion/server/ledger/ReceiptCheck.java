@@ -4,9 +4,9 @@ import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.scholion.server.access.Access;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
@@ -35,9 +35,16 @@ public class ReceiptCheck {
      *
      * @param answers how many questions were answered
      * @param unchanged what is kept is what was handed in then
+     * @param aside it was set aside or opened again since, so that it counts no more
      */
     public record Checked(
-            UUID assessment, String title, String student, Instant handedInAt, int answers, boolean unchanged) {}
+            UUID assessment,
+            String title,
+            String student,
+            Instant handedInAt,
+            int answers,
+            boolean unchanged,
+            boolean aside) {}
 
     /** The code that an attempt's student was given; empty where there is none. */
     @Transactional(readOnly = true)
@@ -52,27 +59,37 @@ public class ReceiptCheck {
     /** For whoever teaches the assessment, and for the student whose it is; to others there is no such code. */
     @Transactional(readOnly = true)
     public Checked check(Me me, String typed) {
-        UUID id = entities.createQuery("select id from AttemptRow where receipt = :receipt", UUID.class)
+        Given given = entities.createQuery("""
+                        select x.id, x.assessment, a.title, p.name, x.handedInAt, x.setAsideAt from AnyAttempt x
+                        join AssessmentRow a on a.id = x.assessment join Person p on p.id = x.student
+                        where x.receipt = :receipt""", Given.class)
                 .setParameter("receipt", Receipts.plain(typed))
                 .getResultStream()
-                .filter(a -> access.may(me, Access.Action.TAKE, a) || access.may(me, Access.Action.WORK_ON_ATTEMPT, a))
+                .filter(g -> access.may(me, Access.Action.SEE_ATTEMPT, g.id())
+                        || access.may(me, Access.Action.PUT_BACK_ATTEMPT, g.id()))
                 .findFirst()
                 .orElseThrow(() -> new Refused(
                         HttpStatus.NOT_FOUND,
                         "no-receipt",
                         "No receipt of yours or of your courses has this code. Check its twelve letters and digits.",
                         List.of()));
-        Attempt attempt = attempts.require(id);
-        Map<String, JsonNode> answers = attempts.handedIn(List.of(id)).getOrDefault(id, Map.of());
-        Instant at = Objects.requireNonNull(attempt.handedInAt());
+        Map<String, JsonNode> answers = attempts.handedInAnywhere(given.id());
         return new Checked(
-                attempt.assessment(),
-                entities.createQuery("select title from AssessmentRow where id = :id", String.class)
-                        .setParameter("id", attempt.assessment())
-                        .getSingleResult(),
-                attempt.name(),
-                at,
+                given.assessment(),
+                given.title(),
+                given.student(),
+                given.handedInAt(),
                 answers.size(),
-                receipts.of(id, at, answers).equals(Receipts.plain(typed)));
+                receipts.of(given.id(), given.handedInAt(), answers).equals(Receipts.plain(typed)),
+                given.setAsideAt() != null);
     }
+
+    /** Whose code it is, and of what. */
+    private record Given(
+            UUID id,
+            UUID assessment,
+            String title,
+            String student,
+            Instant handedInAt,
+            @Nullable Instant setAsideAt) {}
 }

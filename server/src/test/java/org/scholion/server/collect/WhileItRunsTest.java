@@ -161,9 +161,19 @@ class WhileItRunsTest {
         Lesson lesson =
                 Lesson.given(school, "Opened again", "A").sits("Lotte Marrin", List.of("a"), "bowlin", null, "Tide.");
         String first = row(lesson, "Marrin").get("attempt").stringValue();
+        Visitor student = school.as("Lotte Marrin");
+        String receipt = student.get("/api/student/attempts/" + first)
+                .ok()
+                .get("receipt")
+                .stringValue();
         lesson.reads("Lotte Marrin", "q4", levels("1", "0")).ok();
         String again = minutes(lesson, first, "/reopen", 10).ok().get("attempt").stringValue();
         Visitor lotte = school.as("Lotte Marrin");
+        JsonNode proof = lotte.get("/api/student/receipts/" + receipt).ok();
+        assertThat(proof.get("unchanged").booleanValue())
+                .as("it still proves what was handed in")
+                .isTrue();
+        assertThat(proof.get("aside").booleanValue()).isTrue();
         JsonNode paper = lotte.get("/api/student/attempts/" + again).ok();
         assertThat(paper.get("answers").get("q2").stringValue()).isEqualTo("bowlin");
         assertThat(paper.get("answers").get("q4").stringValue()).isEqualTo("Tide.");
