@@ -69,7 +69,7 @@ public class Sittings {
     interface Repository extends JpaRepository<SittingRow, UUID> {
         Optional<SittingRow> findByAssessmentAndSection(UUID assessment, UUID section);
 
-        List<SittingRow> findByAssessment(UUID assessment);
+        List<SittingRow> findByAssessmentOrderById(UUID assessment);
 
         boolean existsByAssessmentAndEndsAtAfter(UUID assessment, Instant moment);
     }
@@ -153,7 +153,7 @@ public class Sittings {
 
     /** With the last sitting the first edition goes as well, so that the key can be edited as before. */
     private void withdrawEdition(UUID assessment) {
-        if (repository.findByAssessment(assessment).isEmpty()) {
+        if (repository.findByAssessmentOrderById(assessment).isEmpty()) {
             editions.withdraw(assessment);
         }
     }
@@ -456,7 +456,7 @@ public class Sittings {
 
     @Transactional(readOnly = true)
     public List<SittingLine> of(UUID assessment) {
-        return repository.findByAssessment(assessment).stream()
+        return repository.findByAssessmentOrderById(assessment).stream()
                 .map(Sittings::line)
                 .toList();
     }

@@ -100,6 +100,13 @@ class WhileItRunsTest {
         assertThat(Duration.between(before, end(lotte, attempt)))
                 .as("the pause is added")
                 .isBetween(Duration.ofMinutes(40), Duration.ofMinutes(41));
+        Instant after = end(lotte, attempt);
+        lesson.teacher
+                .post("/api/sittings/" + lesson.sitting() + "/time", Map.of("minutes", 100))
+                .ok();
+        assertThat(Duration.between(after, end(lotte, attempt)))
+                .as("and stays in whatever is given to all")
+                .isEqualTo(Duration.ofMinutes(100));
         Lesson.say(lotte, attempt, "q2", "bowline").ok();
     }
 
@@ -194,6 +201,19 @@ class WhileItRunsTest {
         act(lesson, first, "/put-back").ok();
         assertThat(row(lesson, "Marrin").get("attempt").stringValue()).isEqualTo(first);
         assertThat(standings.differences()).isEmpty();
+    }
+
+    @Test
+    void a_reading_of_an_answer_that_was_changed_after_opening_again_waits_for_another(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Changed again", "A").sits("Lotte Marrin", null, null, null, "Tide.");
+        String first = row(lesson, "Marrin").get("attempt").stringValue();
+        lesson.reads("Lotte Marrin", "q4", levels("1", "1")).ok();
+        String again = minutes(lesson, first, "/reopen", 10).ok().get("attempt").stringValue();
+        Visitor lotte = school.as("Lotte Marrin");
+        Lesson.say(lotte, again, "q4", "The moon.").ok();
+        lotte.post("/api/student/attempts/" + again + "/hand-in", null).ok();
+        lesson.goesOn("Lotte Marrin", again);
+        assertThat(lesson.mark("Lotte Marrin", "q4").get("state").stringValue()).isEqualTo("read");
     }
 
     @Test
