@@ -40,6 +40,8 @@ class ViewsTest {
                     .sees("closes in")
                     .isAccessible("Collect")
                     .picture("collect");
+            aud.clickLink("The sitting of Section A").sees("half as long again");
+            aud.isAccessible("The sitting").picture("sitting");
             aud.open(tides + "/collect" + b).sees("Late answers").isAccessible("Collect with a late answer");
             aud.picture("late-answers");
             aud.open(tides + "/settle" + b)

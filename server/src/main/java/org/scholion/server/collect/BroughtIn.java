@@ -129,7 +129,7 @@ public class BroughtIn {
     /**
      * Takes attempts away with all that is known of them.
      *
-     * @return one attempt of each sitting in which others are left
+     * @return whose standing may be another one now
      */
     @Transactional(propagation = Propagation.MANDATORY)
     List<UUID> remove(Collection<UUID> some) {

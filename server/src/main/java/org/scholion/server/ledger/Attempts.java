@@ -235,11 +235,11 @@ public class Attempts {
     /**
      * Takes attempts away with all that is known of them. Only for what came in by mistake and was shown to nobody.
      *
-     * @return one attempt of each sitting in which others are left
+     * @return whose standing may be another one now: other attempts of the same students, and one of each sitting
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public List<UUID> erase(Collection<UUID> some) {
-        List<UUID> beside = beside(some);
+        List<UUID> beside = standingOtherwise(some);
         for (String rows : List.of("LateAnswer", "MarkRow", "ResponseRow", "StandingRow")) {
             entities.createQuery("delete from " + rows + " r where r.attempt in (:some)")
                     .setParameter("some", some)
@@ -251,8 +251,28 @@ public class Attempts {
         return beside;
     }
 
+    /**
+     * Whose standing may be another one without these: other attempts of their students, of which the one that is left
+     * counts until it is decided again, and one of each sitting.
+     */
+    List<UUID> standingOtherwise(Collection<UUID> some) {
+        List<UUID> others = new ArrayList<>(
+                entities.createQuery("""
+                        select distinct x.id from AttemptRow x
+                        join AnyAttempt g on g.assessment = x.assessment and g.student = x.student
+                        where g.id in (:some) and x.id not in (:some) and x.handedInAt is not null""", UUID.class).setParameter("some", some).getResultList());
+        if (!others.isEmpty()) {
+            entities.createQuery("update StandingRow s set s.counts = true where s.attempt in (:others)"
+                            + " and s.school in (select x.school from AttemptRow x where x.id in (:others))")
+                    .setParameter("others", others)
+                    .executeUpdate();
+        }
+        others.addAll(beside(some));
+        return others;
+    }
+
     /** One attempt of each of their sittings in which others are in: a curve looks at all of them when it is made again. */
-    List<UUID> beside(Collection<UUID> some) {
+    private List<UUID> beside(Collection<UUID> some) {
         List<UUID> beside = new ArrayList<>();
         for (UUID sitting : sittings(some)) {
             entities.createQuery(

@@ -111,28 +111,9 @@ public class SettingAside {
         if (!gone.isIn()) {
             return;
         }
-        List<UUID> others = new ArrayList<>(entities.createQuery(
-                        "select x.id from AttemptRow x where x.assessment = :assessment and x.student = :student"
-                                + " and x.handedInAt is not null and x.id <> :gone",
-                        UUID.class)
-                .setParameter("assessment", gone.assessment())
-                .setParameter("student", gone.student())
-                .setParameter("gone", gone.id())
-                .getResultList());
-        // Whoever has one attempt left has none between which to decide: it counts.
-        counts(others);
-        others.addAll(attempts.beside(List.of(gone.id())));
+        List<UUID> others = attempts.standingOtherwise(List.of(gone.id()));
         if (!others.isEmpty()) {
             standings.refresh(gone.assessment(), others);
-        }
-    }
-
-    private void counts(List<UUID> some) {
-        if (!some.isEmpty()) {
-            entities.createQuery("update StandingRow s set s.counts = true where s.attempt in (:some)"
-                            + " and s.school in (select x.school from AttemptRow x where x.id in (:some))")
-                    .setParameter("some", some)
-                    .executeUpdate();
         }
     }
 
