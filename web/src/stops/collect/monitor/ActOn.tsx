@@ -27,7 +27,8 @@ export function ActOn({
   const sitting = view.sittings.find((s) => (row ? s.id === row.sitting : true));
   const busy = view.rows.filter((r) => r.stage === "WORKING" && r.sitting === sitting?.id);
   const paused = busy.filter((r) => r.paused);
-  if (!sitting) {
+  const anybody = view.rows.some((r) => r.stage === "WORKING");
+  if (!sitting || (!row && !anybody && !running.last && !running.error)) {
     return null;
   }
   return (
@@ -64,7 +65,7 @@ export function ActOn({
           <p className="text-small text-soft">{t("Choose one section above to act for all of it.")}</p>
         ))
       )}
-      {(row ? row.stage === "WORKING" : view.sittings.length === 1) && (
+      {(row ? row.stage === "WORKING" : view.sittings.length === 1 && anybody) && (
         <SayLine
           label={row ? t("A line to {{name}}", { name: row.given }) : t("A line to all")}
           pending={running.pending}
