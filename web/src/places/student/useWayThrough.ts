@@ -28,7 +28,11 @@ export function useWayThrough(
   const at = Math.max(first, Math.min(screens.length, Number(params.get("page") ?? 1) - 1));
   const go = (to: number) => {
     const next = Math.max(first, Math.min(screens.length, to));
-    setParams({ page: String(next + 1) });
+    setParams((before) => {
+      const after = new URLSearchParams(before);
+      after.set("page", String(next + 1));
+      return after;
+    });
     window.scrollTo(0, 0);
     if (!rules.goingBack && next > onward.current) {
       onward.current = next;
