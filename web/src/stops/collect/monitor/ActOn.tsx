@@ -188,14 +188,16 @@ function SayLine({
         maxLength={500}
         onChange={(e) => setWords(e.target.value)}
       />
-      <p className="flex items-center gap-2">
-        <Button type="submit" look="quiet" hotkey="/" disabled={pending || words.trim() === ""}>
-          {t("Say it")}
-        </Button>
-        <span className="text-small text-soft">
-          {t("It stands on the page within a quarter of a minute.")}
-        </span>
-      </p>
+      <p className="text-small text-soft">{t("It stands on the page within a quarter of a minute.")}</p>
+      <Button
+        type="submit"
+        look="quiet"
+        hotkey="/"
+        className="justify-self-start"
+        disabled={pending || words.trim() === ""}
+      >
+        {t("Say it")}
+      </Button>
     </form>
   );
 }

@@ -54,7 +54,7 @@ export function ToScale({ draft, different }: { draft: SittingDraft; different: 
         {scale.ticks.map((tick) => (
           <span
             key={tick}
-            className="absolute -translate-x-1/2 whitespace-nowrap first:translate-x-0"
+            className="absolute -translate-x-1/2 whitespace-nowrap"
             style={{ left: `${scale.place(tick) * 88}%` }}
           >
             {isShort ? time(new Date(tick).toISOString()) : dayOf(new Date(tick)).slice(5)}
