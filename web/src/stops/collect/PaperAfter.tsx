@@ -2,10 +2,11 @@ import { useId } from "react";
 import { t } from "../../text";
 import type { PaperAfter } from "./sitting/draft";
 
-const WHEN: [PaperAfter, string][] = [
-  ["WHEN_ALL_CLOSED", "When every section’s time is over"],
-  ["AT_ONCE", "At once"],
-  ["NEVER", "Never"],
+/** When that can be, in words. */
+export const paperAfterInWords = (): [PaperAfter, string][] => [
+  ["WHEN_ALL_CLOSED", t("When every section’s time is over")],
+  ["AT_ONCE", t("At once")],
+  ["NEVER", t("Never")],
 ];
 
 /** When students who have handed in may see the questions again. */
@@ -28,9 +29,9 @@ export function PaperAfterChoice({
         onChange={(e) => onChange(e.target.value as PaperAfter)}
         className="w-full rounded-corner border border-rule-strong bg-sheet px-2 py-1.5 text-body font-normal text-ink"
       >
-        {WHEN.map(([id, words]) => (
+        {paperAfterInWords().map(([id, words]) => (
           <option key={id} value={id}>
-            {t(words)}
+            {words}
           </option>
         ))}
       </select>

@@ -1,22 +1,16 @@
 import type { Schemas } from "../../../api/client";
 import { t } from "../../../text";
 import { moment } from "../../../text/figures";
+import { KINDS } from "../sitting/draft";
+import { kindInWords } from "../sitting/kindInWords";
 
 type SeenWhen = Schemas["SeenWhen"];
 
 /** What students see of their work, a sentence a moment. */
 export function seenInWords(seen: SeenWhen): string[] {
-  const kinds: [SeenWhen["score"], string][] = [
-    [seen.score, t("score and band")],
-    [seen.marks, t("mark of each question")],
-    [seen.answers, t("own answers")],
-    [seen.notes, t("feedback and comments")],
-    [seen.keys, t("right answers")],
-  ];
   const at = (when: SeenWhen["score"]) =>
-    kinds
-      .filter(([w]) => w === when)
-      .map(([, kind]) => kind)
+    KINDS.filter((kind) => seen[kind] === when)
+      .map((kind) => kindInWords(kind))
       .join(", ");
   const sentences: [string, string][] = [
     [at("AT_HAND_IN"), t("At hand-in: {{what}}.", { what: at("AT_HAND_IN") })],

@@ -1,14 +1,7 @@
 import { t } from "../../../text";
 import { Box } from "./boxes";
-import { KINDS, type Kind, type SittingDraft, type When } from "./draft";
-
-const NAMES: Record<Kind, string> = {
-  score: "score and band",
-  marks: "mark of each question",
-  answers: "own answers",
-  notes: "feedback and comments",
-  keys: "right answers",
-};
+import { KINDS, type SittingDraft, type When } from "./draft";
+import { kindInWords } from "./kindInWords";
 
 const WHEN: [When, string][] = [
   ["AT_HAND_IN", "at hand-in"],
@@ -51,7 +44,7 @@ export function SeenTable({
             {KINDS.map((kind) => (
               <tr key={kind} className="border-b border-rule">
                 <th scope="row" className="py-1.5 pr-3 text-left">
-                  {t(NAMES[kind])}
+                  {kindInWords(kind)}
                 </th>
                 {WHEN.map(([when, words]) => (
                   <td key={when} className="px-2">
@@ -63,7 +56,7 @@ export function SeenTable({
                         checked={draft.seen[kind] === when}
                         onChange={() => onChange({ seen: { ...draft.seen, [kind]: when } })}
                       />
-                      <span className="sr-only">{`${t(NAMES[kind])}: ${t(words)}`}</span>
+                      <span className="sr-only">{`${kindInWords(kind)}: ${t(words)}`}</span>
                     </label>
                   </td>
                 ))}

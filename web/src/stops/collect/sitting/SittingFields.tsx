@@ -3,6 +3,7 @@ import { TextButton } from "../../../parts/Button";
 import { Area } from "../../../parts/Field";
 import { t } from "../../../text";
 import { zone } from "../../../text/zone";
+import { paperAfterInWords } from "../PaperAfter";
 import { Box, Group, Pick } from "./boxes";
 import { codeOnBoard, isOdd, newCode, type PaperAfter, type Settings, type SittingDraft } from "./draft";
 import { SeenTable } from "./SeenTable";
@@ -166,11 +167,7 @@ function HowTaken({
       <Pick
         label={t("After handing in, students can see the questions")}
         value={paperAfter}
-        options={[
-          ["WHEN_ALL_CLOSED", t("When every section’s time is over")],
-          ["AT_ONCE", t("At once")],
-          ["NEVER", t("Never")],
-        ]}
+        options={paperAfterInWords()}
         onChange={onPaperAfter}
       />
     </Group>

@@ -15,7 +15,10 @@ import org.springframework.stereotype.Component;
 class BoardCodes {
     private static final int TRIES = 10;
 
-    private final Cache<String, AtomicInteger> tries = Caffeine.newBuilder()
+    /** Whose tries at which sitting. */
+    private record Whose(UUID student, UUID sitting) {}
+
+    private final Cache<Whose, AtomicInteger> tries = Caffeine.newBuilder()
             .expireAfterWrite(Duration.ofMinutes(10))
             .maximumSize(100_000)
             .build();
@@ -25,7 +28,7 @@ class BoardCodes {
         if (code.isEmpty()) {
             return;
         }
-        AtomicInteger wrong = tries.get(me.id() + "/" + key(sitting.id), k -> new AtomicInteger());
+        AtomicInteger wrong = tries.get(new Whose(me.id(), sitting.id), w -> new AtomicInteger());
         if (wrong.get() >= TRIES) {
             throw Refused.conflict("code-tries", "Too many codes were tried. Wait ten minutes, or ask your teacher.");
         }
@@ -33,9 +36,5 @@ class BoardCodes {
             wrong.incrementAndGet();
             throw Refused.conflict("code", "This is not the code. Type it as it stands on the board.");
         }
-    }
-
-    private static String key(UUID sitting) {
-        return sitting.toString();
     }
 }

@@ -4,8 +4,10 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.server.access.Access;
@@ -148,9 +150,11 @@ public class DifferentForSome {
             throw Refused.invalid("more", "Give from 0 to 1,440 minutes more.");
         }
         SittingRow row = sittings.held(sitting);
-        for (UUID student : wanted.students()) {
-            sittings.requireStudent(row, student);
-            DifferentRow one = entities.find(DifferentRow.class, new DifferentRow.Key(sitting, student));
+        Set<UUID> students = new LinkedHashSet<>(wanted.students());
+        sittings.requireStudents(row, students);
+        Map<UUID, DifferentRow> before = sittings.differentIn(sitting);
+        for (UUID student : students) {
+            DifferentRow one = before.get(student);
             DifferentRow own = one == null ? new DifferentRow(sitting, student) : one;
             own.school = me.school();
             own.percent = wanted.percent();

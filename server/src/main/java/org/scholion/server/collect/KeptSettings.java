@@ -50,6 +50,7 @@ class KeptSettings {
         if (name.isEmpty()) {
             throw Refused.invalid("name", "Give these settings a name, such as “quick check”.");
         }
+        Sittings.requireMinutes(wanted.minutes());
         List<KeptSettingsRow> all = rows(me);
         KeptSettingsRow own = all.stream()
                 .filter(r -> r.name.equalsIgnoreCase(name))

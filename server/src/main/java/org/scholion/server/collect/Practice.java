@@ -90,7 +90,8 @@ class Practice {
             throw Refused.notFound();
         }
         Instant now = clock.instant();
-        if (attempt.isIn() || stand.pausedAt() != null || now.isAfter(stand.end())) {
+        // One look after the other, and no answer is saved between the look and what it shows.
+        if (!attempts.hold(id) || stand.pausedAt() != null || now.isAfter(stand.end())) {
             throw Refused.conflict("closed", "You cannot look at your answers now.");
         }
         Edition edition = editions.require(attempt.assessment());

@@ -1,9 +1,6 @@
 package org.scholion.server.collect;
 
-import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -18,7 +15,6 @@ import org.springframework.stereotype.Component;
 @Component
 class ReminderLetter implements LetterWriter {
     static final String KIND = "REMINDER";
-    private static final DateTimeFormatter TOLD = DateTimeFormatter.ofPattern("EEEE d MMMM 'at' HH:mm", Locale.UK);
 
     private final ToDo toDo;
     private final People people;
@@ -47,7 +43,6 @@ class ReminderLetter implements LetterWriter {
 
     private Letter letter(People.Reach to, List<ToDo.ToDoLine> open, @Nullable UUID by) {
         String school = schools.name(to.school());
-        DateTimeFormatter told = TOLD.withZone(ZoneId.of(schools.zone(to.school())));
         String text = """
                         Dear %s,
 
@@ -60,7 +55,7 @@ class ReminderLetter implements LetterWriter {
                         to.name(),
                         by == null ? school : people.name(by),
                         open.stream()
-                                .map(l -> "- " + l.title() + ", until " + told.format(l.closes()))
+                                .map(l -> "- " + l.title() + ", until " + schools.told(to.school(), l.closes()))
                                 .collect(Collectors.joining("\n")),
                         address);
         return new Letter(to.email(), school, "Not begun yet: " + open.get(0).title(), text);

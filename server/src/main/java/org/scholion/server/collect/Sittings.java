@@ -5,6 +5,8 @@ import jakarta.persistence.LockModeType;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Collection;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -217,15 +219,13 @@ public class Sittings {
         }
     }
 
-    /** Goes on only if this student is of the section that has it. */
-    void requireStudent(SittingRow sitting, UUID student) {
-        boolean there = entities.createQuery(
-                        "select exists (select 1 from Enrolment e where e.section = :section and e.student = :student)",
-                        Boolean.class)
+    /** Goes on only if these students are of the section that has it. */
+    void requireStudents(SittingRow sitting, Collection<UUID> students) {
+        List<UUID> there = entities.createQuery(
+                        "select e.student from Enrolment e where e.section = :section", UUID.class)
                 .setParameter("section", sitting.section)
-                .setParameter("student", student)
-                .getSingleResult();
-        if (!there) {
+                .getResultList();
+        if (!new HashSet<>(there).containsAll(students)) {
             throw Refused.invalid("student", "this student is not of the section that has it");
         }
     }
@@ -312,7 +312,10 @@ public class Sittings {
             throw Refused.invalid(
                     "lateUntil", "Handing in late has to end after the closing time. Leave it empty for none.");
         }
-        Integer minutes = wanted.minutes();
+        requireMinutes(wanted.minutes());
+    }
+
+    static void requireMinutes(@Nullable Integer minutes) {
         if (minutes != null && (minutes < 1 || minutes > 1_440)) {
             throw Refused.invalid("minutes", "A time limit is from 1 to 1,440 minutes. Leave it empty for none.");
         }
@@ -428,16 +431,20 @@ public class Sittings {
      * What of a sitting whoever has handed in may see now.
      *
      * @param questions whether what was asked may be seen, too
-     * @param onHandingBack what is seen once it is handed back
      */
-    public record Sight(SeenWhen.SeenNow seen, boolean questions, SeenWhen.SeenNow onHandingBack) {}
+    public record Sight(SeenWhen.SeenNow seen, boolean questions) {}
 
     @Transactional(readOnly = true)
     public Sight sight(UUID sitting) {
         SittingRow row = require(sitting);
         Instant now = clock.instant();
-        return new Sight(
-                row.seen.at(now, isOverForAll(row.assessment, now)), isOpenAgain(row, now), row.seen.handedBack());
+        return new Sight(row.seen.at(now, isOverForAll(row.assessment, now)), isOpenAgain(row, now));
+    }
+
+    /** What is seen once it is handed back. */
+    @Transactional(readOnly = true)
+    public SeenWhen.SeenNow seenOnHandingBack(UUID sitting) {
+        return require(sitting).seen.handedBack();
     }
 
     private boolean isOverForAll(UUID assessment, Instant now) {

@@ -5,13 +5,10 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -54,7 +51,6 @@ public class Taking {
 
     private static final long SECONDS_OF_A_DAY = 86_400;
     private static final int LONGEST_WINDOW = 60;
-    private static final DateTimeFormatter TOLD = DateTimeFormatter.ofPattern("EEEE d MMMM 'at' HH:mm", Locale.UK);
 
     private final Sittings sittings;
     private final Attempts attempts;
@@ -111,11 +107,6 @@ public class Taking {
         this.codes = codes;
         this.practice = practice;
         this.clock = clock;
-    }
-
-    /** A moment as it is told in the school, such as {@code Monday 30 November at 09:00}. */
-    private String told(Me me, Instant moment) {
-        return TOLD.withZone(ZoneId.of(schools.zone(me.school()))).format(moment);
     }
 
     /**
@@ -251,7 +242,7 @@ public class Taking {
             throw Refused.conflict(
                     "not-open",
                     now.isBefore(times.opens())
-                            ? "This is not open yet. It opens on " + told(me, times.opens()) + "."
+                            ? "This is not open yet. It opens on " + schools.told(me.school(), times.opens()) + "."
                             : "This is closed. If you still need to hand in, ask your teacher.");
         }
         codes.require(me, sitting, code);
@@ -559,7 +550,7 @@ public class Taking {
      * @param byOthers by the clock or a teacher: it is as late as its last change; by its student as late as handing in
      */
     private void take(Attempt attempt, boolean byOthers) {
-        scoring.handIn(attempt, now -> daysLate(attempt, byOthers ? lastChange(attempt) : now), () -> {
+        scoring.handIn(attempt, now -> daysLate(attempt, byOthers ? null : now), () -> {
             Map<String, JsonNode> answers = new LinkedHashMap<>();
             drafts.of(attempt.id()).forEach((item, draft) -> {
                 if (!(draft.answer().isString() && draft.answer().stringValue().isEmpty())) {
@@ -570,22 +561,27 @@ public class Taking {
         });
     }
 
-    private Instant lastChange(Attempt attempt) {
-        return drafts.of(attempt.id()).values().stream()
-                .map(Drafts.Draft::at)
-                .max(Comparator.naturalOrder())
-                .orElse(attempt.startedAt());
-    }
-
-    /** How late that is, in days, where the sitting takes late work at all; what a teacher gave more is not late. */
-    private Fraction daysLate(Attempt attempt, Instant at) {
+    /**
+     * How late it is, in days, where the sitting takes late work at all; what a teacher gave more is not late.
+     *
+     * @param handedIn by its student at that moment; null by others, when it is as late as its last change
+     */
+    private Fraction daysLate(Attempt attempt, @Nullable Instant handedIn) {
         SittingRow sitting = sittings.require(attempt.sitting());
         if (sitting.lateUntil == null) {
             return Fraction.ZERO;
         }
         Instant closes = sittings.timesOf(sitting, attempt.student()).closes();
         Instant due = atWork.require(attempt.id()).dueAfter(closes).plus(GRACE);
+        Instant at = handedIn == null ? lastChange(attempt) : handedIn;
         return at.isAfter(due) ? Fraction.of(Duration.between(due, at).toSeconds(), SECONDS_OF_A_DAY) : Fraction.ZERO;
+    }
+
+    private Instant lastChange(Attempt attempt) {
+        return drafts.of(attempt.id()).values().stream()
+                .map(Drafts.Draft::at)
+                .max(Comparator.naturalOrder())
+                .orElse(attempt.startedAt());
     }
 
     private Attempt own(Me me, UUID attempt) {

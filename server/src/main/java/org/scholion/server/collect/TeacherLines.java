@@ -80,7 +80,7 @@ class TeacherLines {
         }
         SittingRow row = sittings.require(sitting);
         if (student != null) {
-            sittings.requireStudent(row, student);
+            sittings.requireStudents(row, List.of(student));
         }
         TeacherLine line = new TeacherLine();
         line.id = ids.next();

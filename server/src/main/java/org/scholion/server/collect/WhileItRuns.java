@@ -82,11 +82,9 @@ class WhileItRuns {
         Instant from = minutes > 0 && end.isBefore(now) ? now : end;
         Instant until = from.plus(Duration.ofMinutes(minutes));
         SittingRow row = sittings.require(stand.sitting());
-        Instant own = sittings.timesOf(row, stand.student())
-                .deadline(stand.startedAt())
-                .plusSeconds(stand.pausedSeconds());
+        Instant deadline = sittings.timesOf(row, stand.student()).deadline(stand.startedAt());
         atWork.setMoreUntil(attempt, until);
-        atWork.setDue(Map.of(attempt, until.isBefore(own) ? own : until));
+        atWork.setDue(Map.of(attempt, stand.dueAfter(deadline, until)));
         say(row.assessment);
     }
 
@@ -94,8 +92,7 @@ class WhileItRuns {
     @Transactional
     void pause(Me me, UUID sitting, List<UUID> some) {
         UUID assessment = required(me, sitting, some);
-        attempts.hold(some);
-        atWork.pause(some, clock.instant());
+        atWork.pause(sitting, some, clock.instant());
         say(assessment);
     }
 
@@ -103,26 +100,7 @@ class WhileItRuns {
     @Transactional
     void goOn(Me me, UUID sitting, List<UUID> some) {
         UUID assessment = required(me, sitting, some);
-        Instant now = clock.instant();
-        SittingRow row = sittings.require(sitting);
-        Map<UUID, DifferentRow> different = sittings.differentIn(sitting);
-        attempts.hold(some);
-        for (AtWork.Stand stand : atWork.in(sitting)) {
-            Instant since = stand.pausedAt();
-            if (since == null || !some.contains(stand.attempt())) {
-                continue;
-            }
-            long stood = Math.max(0, Duration.between(since, now).toSeconds());
-            int seconds = (int) Math.min(Integer.MAX_VALUE, stand.pausedSeconds() + stood);
-            Instant own = OwnTimes.of(row, different.get(stand.student()))
-                    .deadline(stand.startedAt())
-                    .plusSeconds(seconds);
-            Instant given = stand.moreUntil() == null ? own : stand.moreUntil().plusSeconds(stood);
-            if (stand.moreUntil() != null) {
-                atWork.setMoreUntil(stand.attempt(), given);
-            }
-            atWork.goOn(stand, seconds, given.isBefore(own) ? own : given);
-        }
+        atWork.goOn(sitting, some, clock.instant());
         say(assessment);
     }
 
@@ -230,22 +208,28 @@ class WhileItRuns {
         }
     }
 
-    /** Writes to those who have not begun. @return how many letters are asked for */
+    /** Writes to those who could begin and have not. @return how many letters are asked for */
     @Transactional
     int remind(Me me, UUID sitting) {
         access.require(me, Access.Action.WORK_ON_SITTING, sitting);
         SittingRow row = sittings.require(sitting);
-        if (!clock.instant().isBefore(row.endsAt)) {
+        Instant now = clock.instant();
+        if (!now.isBefore(row.endsAt)) {
             throw Refused.conflict("closed", "This is closed, so nobody can begin any more. Change its times first.");
         }
-        List<UUID> missing = entities.createQuery("""
+        Map<UUID, DifferentRow> different = sittings.differentIn(sitting);
+        List<UUID> missing = entities
+                .createQuery("""
                         select e.student from Enrolment e where e.section = :section and not exists (
                           select 1 from AttemptRow x where x.assessment = :assessment and x.student = e.student)""", UUID.class)
                 .setParameter("section", row.section)
                 .setParameter("assessment", row.assessment)
-                .getResultList();
+                .getResultList()
+                .stream()
+                .filter(s -> OwnTimes.of(row, different.get(s)).isOpen(now))
+                .toList();
         if (missing.isEmpty()) {
-            throw Refused.conflict("all-begun", "Everybody has begun.");
+            throw Refused.conflict("all-begun", "Everybody for whom it is open has begun.");
         }
         return post.ask(me.school(), me.id(), ReminderLetter.KIND, missing);
     }

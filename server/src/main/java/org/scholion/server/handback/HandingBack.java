@@ -248,7 +248,7 @@ public class HandingBack {
                 paper.attempts().stream()
                         .findFirst()
                         .map(m -> EarlySight.sees(
-                                sittings.sight(m.attempt().sitting()).onHandingBack()))
+                                sittings.seenOnHandingBack(m.attempt().sitting())))
                         .orElse(USUAL));
     }
 

@@ -17,6 +17,9 @@ class AnyAttempt {
     @Id
     UUID id;
 
+    @Column(name = "school_id", insertable = false, updatable = false)
+    UUID school;
+
     @Column(name = "assessment_id", insertable = false, updatable = false)
     UUID assessment;
 

@@ -55,8 +55,13 @@ public class AtWork {
 
         /** Until when it may go on when its time alone ended then. */
         public Instant dueAfter(Instant deadline) {
+            return dueAfter(deadline, moreUntil);
+        }
+
+        /** The same, when it may go on until then in any case. */
+        public Instant dueAfter(Instant deadline, @Nullable Instant until) {
             Instant own = deadline.plusSeconds(pausedSeconds);
-            return moreUntil == null || moreUntil.isBefore(own) ? own : moreUntil;
+            return until == null || until.isBefore(own) ? own : until;
         }
 
         /** The end of its time as far as it is known: of what is over, the moment at which it came in. */
@@ -139,24 +144,32 @@ public class AtWork {
                 .executeUpdate();
     }
 
-    /** Stops the time of attempts that are worked on; of those that stand already, nothing changes. */
+    /** Stops the time of those of a sitting that are worked on; of those that stand already, nothing changes. */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void pause(Collection<UUID> some, Instant now) {
-        entities.createQuery("update AttemptRow x set x.pausedAt = :now"
-                        + " where x.id in (:some) and x.handedInAt is null and x.pausedAt is null")
+    public void pause(UUID sitting, Collection<UUID> some, Instant now) {
+        entities.createQuery("update AttemptRow x set x.pausedAt = :now where x.sitting = :sitting and x.id in (:some)"
+                        + " and x.handedInAt is null and x.pausedAt is null")
                 .setParameter("now", now)
+                .setParameter("sitting", sitting)
                 .setParameter("some", some)
                 .executeUpdate();
     }
 
-    /** Goes on: the time of the pause is added to the end. */
+    /** Goes on: what the pause took, in whole seconds, is added to every end of each. */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void goOn(Stand stand, int pausedSeconds, Instant due) {
-        entities.createQuery("update AttemptRow x set x.pausedAt = null, x.pausedSeconds = :seconds, x.dueAt = :due"
-                        + " where x.id = :id and x.handedInAt is null and x.pausedAt is not null")
-                .setParameter("seconds", pausedSeconds)
-                .setParameter("due", due)
-                .setParameter("id", stand.attempt())
+    public void goOn(UUID sitting, Collection<UUID> some, Instant now) {
+        entities.flush();
+        entities.createNativeQuery("""
+                        update attempt x set paused_at = null, paused_seconds = x.paused_seconds + p.stood,
+                          due_at = x.due_at + make_interval(secs => p.stood),
+                          more_until = x.more_until + make_interval(secs => p.stood)
+                        from (select id, greatest(0, floor(extract(epoch from :now - paused_at)))::int as stood
+                              from attempt where sitting_id = :sitting and id = any(:some) and handed_in_at is null
+                                and set_aside_at is null and paused_at is not null) p
+                        where x.id = p.id""")
+                .setParameter("now", now)
+                .setParameter("sitting", sitting)
+                .setParameter("some", some.toArray(new UUID[0]))
                 .executeUpdate();
     }
 

@@ -37,12 +37,18 @@ public class Attempts {
     private static final String SELECT = "select " + FIELDS + """
              from AttemptRow x join Person p on p.id = x.student join EditionRow e on e.id = x.edition where\s""";
     static final String ORDER = " order by p.family, p.given, x.number";
-    private static final String RESPONSES = """
-            select r.attempt, r.item, r.answer from AttemptRow x
+    private static final String RESPONSES_OF = """
+            select r.attempt, r.item, r.answer from %s x
             join ResponseRow r on r.school = x.school and r.attempt = x.id where\s""";
-    private static final String LATE = """
-            select l.attempt, l.item, l.answer from AttemptRow x
+    private static final String LATE_OF = """
+            select l.attempt, l.item, l.answer from %s x
             join LateAnswer l on l.school = x.school and l.attempt = x.id where l.decision = COUNTS and\s""";
+    private static final String RESPONSES = RESPONSES_OF.formatted("AttemptRow");
+    private static final String LATE = LATE_OF.formatted("AttemptRow");
+    /** The same of whatever is there, set aside or not. */
+    private static final String ANY_RESPONSES = RESPONSES_OF.formatted("AnyAttempt");
+
+    private static final String ANY_LATE = LATE_OF.formatted("AnyAttempt");
 
     private final EntityManager entities;
     private final Batches batches;
@@ -514,7 +520,7 @@ public class Attempts {
 
     /** What an attempt said when it was handed in, also where it was set aside since. */
     Map<String, JsonNode> handedInAnywhere(UUID attempt) {
-        return byAttempt(responses(everywhere(RESPONSES) + "x.id = :of").setParameter("of", attempt))
+        return byAttempt(responses(ANY_RESPONSES + "x.id = :of").setParameter("of", attempt))
                 .getOrDefault(attempt, Map.of());
     }
 
@@ -522,16 +528,9 @@ public class Attempts {
     Map<String, JsonNode> responsesOfAside(UUID attempt) {
         List<UUID> one = List.of(attempt);
         return late(
-                        byAttempt(responses(everywhere(RESPONSES) + "x.id in (:of)")
-                                .setParameter("of", one)),
-                        responses(everywhere(LATE) + "x.id in (:of)").setParameter("of", one))
+                        byAttempt(responses(ANY_RESPONSES + "x.id in (:of)").setParameter("of", one)),
+                        responses(ANY_LATE + "x.id in (:of)").setParameter("of", one))
                 .getOrDefault(attempt, Map.of());
-    }
-
-    private static String everywhere(String query) {
-        return query.replace("AttemptRow x", "AnyAttempt x")
-                .replace("r.school = x.school and ", "")
-                .replace("l.school = x.school and ", "");
     }
 
     /** What some attempts said when they were handed in, whatever came later. */

@@ -83,7 +83,7 @@ public class Scoring {
         Attempt attempt = late(held, daysLate.apply(now));
         Edition edition = editions.require(attempt.assessment());
         Map<String, LedgerMark> current = new HashMap<>();
-        Map<String, LedgerMark> decided = settingAside.decided(attempt.id(), answers);
+        Map<String, LedgerMark> decided = settingAside.decided(attempt, answers);
         List<LedgerMark> marks = marks(edition, attempt, answers, now).stream()
                 .map(m -> standsAgain(edition, decided.get(m.item()), m))
                 .toList();

@@ -162,20 +162,24 @@ public class SettingAside {
         row.ownOrder = Objects.requireNonNullElse(was.ownOrder, was.id);
         row.pausedSeconds = was.pausedSeconds;
         row.leftPage = was.leftPage;
-        batches.insert(List.of(row));
         aside(me, attempt, now);
+        batches.insert(List.of(row));
         return row.id;
     }
 
     /**
-     * Of the attempt that this one follows: what a person decided about answers that are still the same.
+     * Of the one that an attempt follows: what a person decided about answers that are still the same.
      *
      * @return by item; empty where it follows none
      */
     @Transactional(propagation = Propagation.MANDATORY)
-    Map<String, LedgerMark> decided(UUID attempt, Map<String, JsonNode> answers) {
+    Map<String, LedgerMark> decided(Attempt attempt, Map<String, JsonNode> answers) {
+        if (attempt.number() == 1) {
+            // The first follows none, and nearly all are.
+            return Map.of();
+        }
         UUID before = entities.createQuery("select x.follows from AttemptRow x where x.id = :id", UUID.class)
-                .setParameter("id", attempt)
+                .setParameter("id", attempt.id())
                 .getSingleResultOrNull();
         if (before == null) {
             return Map.of();

@@ -1,6 +1,9 @@
 package org.scholion.server.person;
 
 import jakarta.persistence.EntityManager;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.UUID;
 import org.scholion.formats.json.Texts;
@@ -19,6 +22,7 @@ public class Schools {
     private static final int MOST_IDLE_MINUTES = 1_440;
     private static final int MOST_HOURS = 720;
     private static final long BEGINNING = 0x5C40_0B16L;
+    private static final DateTimeFormatter TOLD = DateTimeFormatter.ofPattern("EEEE d MMMM 'at' HH:mm", Locale.UK);
 
     private final Repository repository;
     private final EntityManager entities;
@@ -60,6 +64,12 @@ public class Schools {
     @Transactional(readOnly = true)
     public String zone(UUID school) {
         return repository.findById(school).map(s -> s.zone).orElse("UTC");
+    }
+
+    /** A moment as it is told in the school, such as {@code Monday 30 November at 09:00}. */
+    @Transactional(readOnly = true)
+    public String told(UUID school, Instant moment) {
+        return TOLD.withZone(ZoneId.of(zone(school))).format(moment);
     }
 
     /** Until the transaction ends, nobody else begins a school. */

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
+import org.scholion.server.testing.Together;
 import org.scholion.server.testing.Visitor;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
@@ -160,6 +161,19 @@ class SittingSettingsTest {
     }
 
     @Test
+    void who_looks_in_several_windows_at_once_is_told_the_same_in_each_and_every_look_is_counted(
+            Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Looks at once", "A");
+        set(lesson, "practice", "AGAIN").ok();
+        Visitor lotte = school.as("Lotte Marrin");
+        String attempt = lesson.begin(lotte);
+        Lesson.say(lotte, attempt, "q3", "10 nmi").ok();
+        List<Visitor> windows = List.of(lotte, school.as("Lotte Marrin"), school.as("Lotte Marrin"));
+        Together.times(windows.size(), i -> look(windows.get(i), attempt, "q3").ok());
+        assertThat(look(lotte, attempt, "q3").ok().get("tries").intValue()).isEqualTo(4);
+    }
+
+    @Test
     void where_one_looks_once_the_answer_stays_and_where_it_must_be_right_handing_in_waits(Scholion.Running school) {
         Lesson lesson = Lesson.given(school, "Look once", "A");
         set(lesson, "practice", "ONCE").ok();
@@ -206,6 +220,8 @@ class SittingSettingsTest {
                 "score", "AT_HAND_IN", "marks", "FROM_DATE", "answers", "NEVER", "notes", "NEVER", "keys", "NEVER"));
         seen.put("from", Instant.now().toString());
         Map<String, Object> wanted = new HashMap<>(Map.of("name", " Quick check ", "settings", settings, "seen", seen));
+        wanted.put("minutes", -5);
+        aud.put("/api/kept-settings", wanted).isRefused(422);
         wanted.put("minutes", 15);
         aud.put("/api/kept-settings", wanted).ok();
         wanted.put("name", "quick CHECK");

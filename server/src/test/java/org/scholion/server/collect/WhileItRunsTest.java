@@ -12,6 +12,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.scholion.server.ledger.Standings;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
+import org.scholion.server.testing.Together;
 import org.scholion.server.testing.Visitor;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
@@ -94,6 +95,9 @@ class WhileItRunsTest {
         assertThat(school.bean(ClosingTime.class).takeIn())
                 .as("a pause does not end")
                 .isZero();
+        db.sql("update attempt set due_at = due_at + interval '70 minutes' where id = ?")
+                .param(UUID.fromString(attempt))
+                .update();
         lesson.teacher
                 .post("/api/sittings/" + lesson.sitting() + "/go-on", Map.of("attempts", List.of(attempt)))
                 .ok();
@@ -108,6 +112,38 @@ class WhileItRunsTest {
                 .as("and stays in whatever is given to all")
                 .isEqualTo(Duration.ofMinutes(100));
         Lesson.say(lotte, attempt, "q2", "bowline").ok();
+    }
+
+    @Test
+    void nobody_pauses_attempts_of_another_sitting_than_the_one_they_may_work_on(Scholion.Running school) {
+        Lesson own = Lesson.given(school, "One's own", "A");
+        Lesson other = Lesson.given(school, "Another's", "A");
+        Visitor lotte = school.as("Lotte Marrin");
+        String attempt = other.begin(lotte);
+        for (String way : List.of("/pause", "/go-on")) {
+            own.teacher
+                    .post("/api/sittings/" + own.sitting() + way, Map.of("attempts", List.of(attempt)))
+                    .ok();
+        }
+        own.teacher
+                .post("/api/sittings/" + own.sitting() + "/pause", Map.of("attempts", List.of(attempt)))
+                .ok();
+        assertThat(time(lotte, attempt).get("paused").booleanValue()).isFalse();
+    }
+
+    @Test
+    void who_begins_twice_at_once_has_one_attempt(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Begun twice", "A");
+        String begin = "/api/student/sittings/" + lesson.sitting() + "/attempt";
+        List<Visitor> windows =
+                List.of(school.as("Lotte Marrin"), school.as("Lotte Marrin"), school.as("Lotte Marrin"));
+        Together.times(windows.size(), i -> windows.get(i).post(begin, null));
+        assertThat(school.bean(JdbcClient.class)
+                        .sql("select count(*) from attempt where sitting_id = ?")
+                        .param(UUID.fromString(lesson.sitting()))
+                        .query(Long.class)
+                        .single())
+                .isEqualTo(1);
     }
 
     @Test

@@ -1,0 +1,14 @@
+import { t } from "../../../text";
+import type { Kind } from "./draft";
+
+/** What students may see of their work, as it is called. */
+export function kindInWords(kind: Kind): string {
+  const words: Record<Kind, string> = {
+    score: t("score and band"),
+    marks: t("mark of each question"),
+    answers: t("own answers"),
+    notes: t("feedback and comments"),
+    keys: t("right answers"),
+  };
+  return words[kind];
+}
