@@ -4,6 +4,7 @@ import { Link, useParams } from "react-router";
 import { api, ok } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { Field } from "../../parts/Field";
+import { foundBy } from "../../parts/foundBy";
 import { useKeys } from "../../parts/Keys";
 import { LineInSmall } from "../../parts/LineOfWork";
 import { MarginPart, Sheet } from "../../parts/Sheet";
@@ -13,7 +14,6 @@ import { AboutInShort } from "./AboutInShort";
 import { AssessmentIn } from "./AssessmentIn";
 import { CourseSettings } from "./CourseSettings";
 import { AllCourses } from "./Courses";
-import { foundBy } from "./foundBy";
 import { useNewAssessment } from "./NewAssessment";
 import { SharedKeys } from "./SharedKeys";
 import { grouped, UnitOf, Units } from "./Units";
@@ -86,15 +86,18 @@ function AssessmentRows({ view }: { view: CourseView }) {
                 className="max-w-sm"
                 onChange={(e) => setWords(e.target.value)}
               />
-              {words.trim() !== "" && !all.some((a) => foundBy(words, a.title, a.about)) && (
-                <p className="mt-2 text-soft" role="status">
-                  {t("None has all of these words.")}
-                </p>
-              )}
+              {words.trim() !== "" &&
+                !all.some((a) => foundBy(words, [a.title, a.about.code, ...a.about.labels])) && (
+                  <p className="mt-2 text-soft" role="status">
+                    {t("None has all of these words.")}
+                  </p>
+                )}
             </div>
           )}
           {grouped(
-            all.filter((a) => all.length <= FEW || foundBy(words, a.title, a.about)),
+            all.filter(
+              (a) => all.length <= FEW || foundBy(words, [a.title, a.about.code, ...a.about.labels]),
+            ),
             view.units,
           ).map(([title, rows]) => (
             <section key={title}>

@@ -2,6 +2,8 @@ import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { Button, TextButton } from "../../parts/Button";
 import { Choose } from "../../parts/Choose";
+import { Field } from "../../parts/Field";
+import { foundBy } from "../../parts/foundBy";
 import { Sheet } from "../../parts/Sheet";
 import { Slips } from "../../parts/Slips";
 import { Empty, Loaded, Trouble } from "../../parts/States";
@@ -16,6 +18,7 @@ export function Roster() {
   const query = useCourse(course);
   const work = useCourseWork(course);
   const [section, setSection] = useState("");
+  const [words, setWords] = useState("");
   if (work.slips.data) {
     return <Slips slips={work.slips.data} onClose={() => work.slips.reset()} />;
   }
@@ -30,7 +33,16 @@ export function Roster() {
                 {view.title}
               </Link>
             </div>
-            <div className="flex items-center gap-4">
+            <div className="flex flex-wrap items-center gap-4">
+              {view.students.length > 0 && (
+                <Field
+                  hidden
+                  label={t("Part of a name or number")}
+                  placeholder={t("Part of a name or number")}
+                  value={words}
+                  onChange={(e) => setWords(e.target.value)}
+                />
+              )}
               {view.sections.length > 1 && (
                 <Choose
                   label={t("Section")}
@@ -45,7 +57,7 @@ export function Roster() {
             </div>
           </div>
           <Trouble error={work.move.error ?? work.remove.error ?? work.slips.error} />
-          <Students view={view} section={section} work={work} />
+          <Students view={view} section={section} words={words} work={work} />
         </Sheet>
       )}
     </Loaded>
@@ -55,18 +67,28 @@ export function Roster() {
 function Students({
   view,
   section,
+  words,
   work,
 }: {
   view: CourseView;
   section: string;
+  words: string;
   work: ReturnType<typeof useCourseWork>;
 }) {
-  const shown = view.students.filter((s) => section === "" || s.section === section);
+  const listed = view.students.filter((s) => section === "" || s.section === section);
+  const shown = listed.filter((s) => foundBy(words, [s.given, s.family, s.number, s.username]));
   const [leaving, setLeaving] = useState<string | null>(null);
-  if (shown.length === 0) {
+  if (listed.length === 0) {
     return (
       <Empty title={t("Nobody is on this roster yet.")}>
         {t("Bring in a roster from a file or by paste, or add students by hand in the margin.")}
+      </Empty>
+    );
+  }
+  if (shown.length === 0) {
+    return (
+      <Empty title={t("Nobody on this roster has “{{words}}” in a name or number.", { words: words.trim() })}>
+        {t("Take some of it away, or look in all sections.")}
       </Empty>
     );
   }

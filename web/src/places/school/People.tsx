@@ -3,6 +3,7 @@ import { useSearchParams } from "react-router";
 import { Button } from "../../parts/Button";
 import { Choose } from "../../parts/Choose";
 import { Field } from "../../parts/Field";
+import { foundBy } from "../../parts/foundBy";
 import { MarginPart, Sheet } from "../../parts/Sheet";
 import { Slips } from "../../parts/Slips";
 import { Loaded, Trouble } from "../../parts/States";
@@ -138,8 +139,9 @@ function InviteAll({ people }: { people: Person[] }) {
 }
 
 function fits(p: Person, words: string, role: string): boolean {
-  const all = `${p.given} ${p.family} ${p.number ?? ""} ${p.email ?? ""} ${p.username}`.toLowerCase();
-  return (role === "" || p.role === role) && all.includes(words.toLowerCase());
+  return (
+    (role === "" || p.role === role) && foundBy(words, [p.given, p.family, p.number, p.email, p.username])
+  );
 }
 
 function noPassword(p: Person): string {

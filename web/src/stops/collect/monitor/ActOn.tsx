@@ -1,9 +1,10 @@
-import { type FormEvent, useState } from "react";
+import type { FormEvent } from "react";
 import { Button, TextButton } from "../../../parts/Button";
 import { Field } from "../../../parts/Field";
 import { Kbd } from "../../../parts/Keys";
 import { MarginPart, Note } from "../../../parts/Sheet";
 import { Trouble } from "../../../parts/States";
+import { useTyped } from "../../../parts/typed";
 import { t } from "../../../text";
 import { time } from "../../../text/figures";
 import { nameOf, type Row, type useRunning, type View } from "./useRunning";
@@ -67,9 +68,11 @@ export function ActOn({
       )}
       {(row ? row.stage === "WORKING" : view.sittings.length === 1 && anybody) && (
         <SayLine
+          key={`${sitting.id} ${row?.student}`}
+          name={`line:${sitting.id}:${row?.student ?? "all"}`}
           label={row ? t("A line to {{name}}", { name: row.given }) : t("A line to all")}
           pending={running.pending}
-          onSay={(words) => running.say(sitting, row ?? null, words)}
+          onSay={(words, onSaid) => running.say(sitting, row ?? null, words, onSaid)}
         />
       )}
       <Trouble error={running.error} />
@@ -165,19 +168,21 @@ function OfOne({ row, now, running }: { row: Row; now: number; running: ReturnTy
 }
 
 function SayLine({
+  name,
   label,
   pending,
   onSay,
 }: {
+  /** Under which what is typed is kept on the device until it is said. */
+  name: string;
   label: string;
   pending: boolean;
-  onSay: (words: string) => void;
+  onSay: (words: string, onSaid: () => void) => void;
 }) {
-  const [words, setWords] = useState("");
+  const [words, setWords] = useTyped(name, "");
   const onSubmit = (e: FormEvent) => {
     e.preventDefault();
-    onSay(words.trim());
-    setWords("");
+    onSay(words.trim(), () => setWords(""));
   };
   return (
     <form onSubmit={onSubmit} className="mt-3 grid gap-2">

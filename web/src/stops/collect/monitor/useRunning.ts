@@ -41,8 +41,11 @@ export function useRunning() {
     onSuccess: () => setDone((before) => before.slice(0, -1)),
     onSettled: () => client.invalidateQueries({ queryKey: ["assessment"] }),
   });
-  const act = (words: string, work: () => Promise<() => Promise<unknown>>) =>
-    doing.mutate(async () => ({ words, undo: await work() }));
+  const act = (
+    words: string,
+    work: () => Promise<() => Promise<unknown>>,
+    onDone: () => void = () => undefined,
+  ) => doing.mutate(async () => ({ words, undo: await work() }), { onSuccess: onDone });
   const last = done.at(-1);
   return {
     pending: doing.isPending || undoing.isPending,
@@ -122,21 +125,26 @@ export function useRunning() {
         await setAside(id);
         return () => putBack(id);
       }),
-    say: (line: View["sittings"][number], row: Row | null, words: string) =>
-      act(row ? t("a line to {{name}}", { name: nameOf(row) }) : t("a line to all"), async () => {
-        const said = await ok(
-          api.POST("/api/sittings/{sitting}/lines", {
-            ...sitting(line.id),
-            body: { student: row?.student ?? null, words },
-          }),
-        );
-        return () =>
-          ok(
-            api.DELETE("/api/sittings/{sitting}/lines/{line}", {
-              params: { path: { sitting: line.id, line: said.line } },
+    /** @param onSaid what was typed is theirs until then */
+    say: (line: View["sittings"][number], row: Row | null, words: string, onSaid: () => void) =>
+      act(
+        row ? t("a line to {{name}}", { name: nameOf(row) }) : t("a line to all"),
+        async () => {
+          const said = await ok(
+            api.POST("/api/sittings/{sitting}/lines", {
+              ...sitting(line.id),
+              body: { student: row?.student ?? null, words },
             }),
           );
-      }),
+          return () =>
+            ok(
+              api.DELETE("/api/sittings/{sitting}/lines/{line}", {
+                params: { path: { sitting: line.id, line: said.line } },
+              }),
+            );
+        },
+        onSaid,
+      ),
   };
 }
 

@@ -12,6 +12,7 @@ import { KeptAs } from "./KeptAs";
 import { SittingFields } from "./SittingFields";
 import { ToScale } from "./ToScale";
 import { useGiveOut } from "./useGiveOut";
+import { useTypedDraft } from "./useTypedDraft";
 
 /** Giving out with everything about the sitting, before anybody sees it. */
 export function GiveOutPage() {
@@ -40,7 +41,8 @@ function Giving({ assessment, free }: { assessment: string; free: Schemas["Secti
   const [section, setSection] = useState(
     free.find((s) => s.id === params.get("to"))?.id ?? free[0]?.id ?? "",
   );
-  const [draft, setDraft] = useState(() => firstDraft());
+  const [first] = useState(() => firstDraft());
+  const { draft, setDraft, forget } = useTypedDraft(`give-out:${assessment}`, first);
   const name = free.find((s) => s.id === section)?.name ?? "";
   const give = useGiveOut(assessment, true);
   return (
@@ -58,7 +60,7 @@ function Giving({ assessment, free }: { assessment: string; free: Schemas["Secti
           <Button
             look="strong"
             disabled={timesOf(draft) === null || give.isPending}
-            onClick={() => give.mutate({ section, draft })}
+            onClick={() => give.mutate({ section, draft }, { onSuccess: forget })}
           >
             {t("Give out to {{section}}", { section: name })}
           </Button>

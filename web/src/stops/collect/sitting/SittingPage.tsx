@@ -13,6 +13,7 @@ import { KeptAs } from "./KeptAs";
 import { SittingFields } from "./SittingFields";
 import { ToScale } from "./ToScale";
 import { type SittingView, useSitting, useSittingChanges, useTimesEffect } from "./useSitting";
+import { useTypedDraft } from "./useTypedDraft";
 
 /** A sitting that is given out: all about it can be changed, and what that does is told before. */
 export function SittingPage() {
@@ -25,9 +26,10 @@ function Given({ view }: { view: SittingView }) {
   const navigate = useNavigate();
   const header = useHeader(view.assessment, null);
   const section = header.data?.sections.find((s) => s.id === view.sitting.section)?.name ?? "";
-  const [draft, setDraft] = useState(() => draftOf(view.sitting));
+  const stands = draftOf(view.sitting);
+  const { draft, setDraft, forget } = useTypedDraft(`sitting:${view.sitting.id}`, stands);
   const changes = useSittingChanges(view);
-  const changed = !same(draft, draftOf(view.sitting));
+  const changed = !same(draft, stands);
   const [sure, setSure] = useState(false);
   return (
     <Sheet
@@ -45,7 +47,7 @@ function Given({ view }: { view: SittingView }) {
               <Button
                 look="strong"
                 disabled={!changed || timesOf(draft) === null || changes.save.isPending}
-                onClick={() => changes.save.mutate(draft)}
+                onClick={() => changes.save.mutate(draft, { onSuccess: forget })}
               >
                 {t("Save for {{section}}", { section })}
               </Button>

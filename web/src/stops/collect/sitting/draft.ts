@@ -112,3 +112,36 @@ export function newCode(random = Math.random): string {
 
 /** A code as it stands on the board: letters and digits apart. */
 export const codeOnBoard = (code: string): string => code.replace(/^([A-Z]+)(\d+)$/, "$1 $2");
+
+/** What of a sitting somebody has typed otherwise: nothing else of it is theirs. */
+export type Changes = Partial<Omit<SittingDraft, "settings" | "seen">> & {
+  settings?: Partial<Settings>;
+  seen?: Partial<Record<Kind, When>>;
+};
+
+function otherwise<T extends object>(was: T, now: T): Partial<T> | undefined {
+  const fields = (Object.keys(now) as (keyof T)[]).filter((field) => was[field] !== now[field]);
+  return fields.length === 0
+    ? undefined
+    : (Object.fromEntries(fields.map((field) => [field, now[field]])) as Partial<T>);
+}
+
+const flatOf = ({ settings: _settings, seen: _seen, ...flat }: SittingDraft) => flat;
+
+/** What is typed otherwise than it stands; null where nothing is. */
+export function changesOf(was: SittingDraft, now: SittingDraft): Changes | null {
+  const settings = otherwise(was.settings, now.settings);
+  const seen = otherwise(was.seen, now.seen);
+  const flat = otherwise(flatOf(was), flatOf(now));
+  return flat || settings || seen
+    ? { ...flat, ...(settings ? { settings } : {}), ...(seen ? { seen } : {}) }
+    : null;
+}
+
+/** How it stands now, with what is typed over it: what a colleague changed meanwhile stays. */
+export const over = (now: SittingDraft, changes: Changes | null): SittingDraft => ({
+  ...now,
+  ...changes,
+  settings: { ...now.settings, ...changes?.settings },
+  seen: { ...now.seen, ...changes?.seen },
+});

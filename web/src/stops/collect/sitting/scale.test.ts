@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { codeOnBoard, isOdd, newCode } from "./draft";
+import { changesOf, codeOnBoard, firstDraft, isOdd, newCode, over } from "./draft";
 import { moreInWords, type Stretch, toScale } from "./scale";
 
 const at = (time: string) => Date.parse(`2026-11-30T${time}:00Z`);
@@ -39,6 +39,28 @@ describe("a sitting drawn to scale", () => {
 });
 
 describe("what is typed of a sitting", () => {
+  it("is only what differs, and lies over what a colleague changed meanwhile", () => {
+    const stands = firstDraft(new Date("2026-11-30T08:00:00Z"));
+    const mine = {
+      ...stands,
+      minutes: "40",
+      settings: { ...stands.settings, mustAnswer: true },
+      seen: { ...stands.seen, keys: "ALL_CLOSED" as const },
+    };
+    const changes = changesOf(stands, mine);
+    expect(changes).toEqual({ minutes: "40", settings: { mustAnswer: true }, seen: { keys: "ALL_CLOSED" } });
+    const theirs = {
+      ...stands,
+      closes: "2026-11-30T12:00",
+      settings: { ...stands.settings, goingBack: false },
+    };
+    expect(over(theirs, changes)).toEqual({
+      ...mine,
+      closes: "2026-11-30T12:00",
+      settings: { ...mine.settings, goingBack: false },
+    });
+    expect(changesOf(stands, stands)).toBeNull();
+  });
   it("asks about a time at which nobody is at school", () => {
     expect(
       ["2026-11-30T05:59", "2026-11-30T06:00", "2026-11-30T20:59", "2026-11-30T21:00"].map(isOdd),

@@ -93,4 +93,19 @@ class MonitorTest {
             aud.hasNoErrors();
         }
     }
+
+    @Test
+    void a_line_that_could_not_be_said_stays_until_it_is(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "A broken line", "A");
+        lesson.begin(school.as("Tamsin Orrel"));
+        try (Browser aud = new Browser(school.address(), 1280, 900)) {
+            aud.signIn("Aud Meller").open("/a/" + lesson.id + "/collect").type("A line to all", "Mind the time.");
+            aud.offline(true).clickButton("Say it").pause().hasValue("A line to all", "Mind the time.");
+            aud.offline(false).open("/desk").open("/a/" + lesson.id + "/collect");
+            aud.hasValue("A line to all", "Mind the time.")
+                    .clickButton("Say it")
+                    .sees("Done: a line to all.");
+            aud.hasValue("A line to all", "");
+        }
+    }
 }

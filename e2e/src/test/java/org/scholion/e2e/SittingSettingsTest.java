@@ -174,4 +174,28 @@ class SittingSettingsTest {
             aud.clickLabelled("Remove Quick check").seesNot("As in Quick check").hasNoErrors();
         }
     }
+
+    @Test
+    void what_is_typed_of_a_sitting_stays_until_it_is_saved_and_lies_over_what_a_colleague_changes(
+            Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Typed and left", "A");
+        String page = "/a/" + lesson.id + "/sittings/" + lesson.sitting();
+        try (Browser aud = new Browser(school.address(), 1280, 1000);
+                Browser ines = new Browser(school.address(), 1280, 1000)) {
+            aud.signIn("Aud Meller").open(page).type("On the page before the questions", "Charts on the table.");
+            aud.open("/desk").sees("Desk").open(page);
+            aud.hasValue("On the page before the questions", "Charts on the table.");
+            ines.signIn("Ines Calder").open(page).select("an answer is", "required before handing in");
+            ines.clickButton("Save for Section A").sees("Nothing is changed.").hasNoErrors();
+            aud.hasValue("an answer is", "yes")
+                    .offline(true)
+                    .clickButton("Save for Section A")
+                    .pause();
+            aud.hasValue("On the page before the questions", "Charts on the table.")
+                    .offline(false);
+            aud.sees("Nothing is changed.");
+            aud.open(page).hasValue("an answer is", "yes");
+            aud.hasValue("On the page before the questions", "Charts on the table.");
+        }
+    }
 }

@@ -14,6 +14,7 @@ import org.scholion.server.access.Access;
 import org.scholion.server.ledger.AtWork;
 import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Moments;
 import org.scholion.server.platform.Refused;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -149,6 +150,8 @@ public class DifferentForSome {
         if (wanted.more() < 0 || wanted.more() > MOST_MINUTES) {
             throw Refused.invalid("more", "Give from 0 to 1,440 minutes more.");
         }
+        Moments.require("opens", wanted.opens());
+        Moments.require("closes", wanted.closes());
         SittingRow row = sittings.held(sitting);
         Set<UUID> students = new LinkedHashSet<>(wanted.students());
         sittings.requireStudents(row, students);

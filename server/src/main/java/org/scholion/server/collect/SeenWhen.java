@@ -7,6 +7,7 @@ import jakarta.persistence.Enumerated;
 import java.time.Instant;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.scholion.server.platform.Moments;
 import org.scholion.server.platform.Refused;
 
 /**
@@ -59,6 +60,7 @@ public record SeenWhen(
 
     SeenWhen checked() {
         boolean asksDate = Stream.of(score, marks, answers, notes, keys).anyMatch(w -> w == When.FROM_DATE);
+        Moments.require("from", from);
         if (asksDate && from == null) {
             throw Refused.invalid("from", "Say from which date on it is seen.");
         }

@@ -25,6 +25,7 @@ import org.scholion.server.ledger.Attempts;
 import org.scholion.server.platform.Events;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Moments;
 import org.scholion.server.platform.Refused;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.stereotype.Service;
@@ -34,6 +35,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Giving an assessment out to sections. */
 @Service
 public class Sittings {
+    private static final int MOST_MINUTES = 1_440;
+
     private final Repository repository;
     private final Assessments assessments;
     private final Editions editions;
@@ -304,6 +307,9 @@ public class Sittings {
     }
 
     private static void requireTimes(Times wanted) {
+        Moments.require("opens", wanted.opens());
+        Moments.require("closes", wanted.closes());
+        Moments.require("lateUntil", wanted.lateUntil());
         if (!wanted.opens().isBefore(wanted.closes())) {
             throw Refused.invalid(
                     "closes", "The closing time is before the opening time. Choose a later closing time.");
@@ -315,8 +321,15 @@ public class Sittings {
         requireMinutes(wanted.minutes());
     }
 
+    /** So many minutes more; fewer than none take some back. */
+    static void requireMore(int minutes) {
+        if (minutes == 0 || minutes < -MOST_MINUTES || minutes > MOST_MINUTES) {
+            throw Refused.invalid("minutes", "Give from 1 to 1,440 minutes more.");
+        }
+    }
+
     static void requireMinutes(@Nullable Integer minutes) {
-        if (minutes != null && (minutes < 1 || minutes > 1_440)) {
+        if (minutes != null && (minutes < 1 || minutes > MOST_MINUTES)) {
             throw Refused.invalid("minutes", "A time limit is from 1 to 1,440 minutes. Leave it empty for none.");
         }
     }
@@ -325,9 +338,7 @@ public class Sittings {
     @Transactional
     public SittingLine addTime(Me me, UUID sitting, int minutes) {
         access.require(me, Access.Action.WORK_ON_SITTING, sitting);
-        if (minutes == 0 || Math.abs(minutes) > 1_440) {
-            throw Refused.invalid("minutes", "add from 1 to 1440 minutes");
-        }
+        requireMore(minutes);
         // One after the other: six times five minutes at once are thirty.
         SittingRow row = held(sitting);
         Instant now = clock.instant();

@@ -72,9 +72,7 @@ class WhileItRuns {
     @Transactional
     void more(Me me, UUID attempt, int minutes) {
         access.require(me, Access.Action.WORK_ON_ATTEMPT, attempt);
-        if (minutes == 0 || Math.abs(minutes) > MOST_MINUTES) {
-            throw Refused.invalid("minutes", "Give from 1 to 1,440 minutes more.");
-        }
+        Sittings.requireMore(minutes);
         AtWork.Stand stand = working(attempt);
         Instant now = clock.instant();
         Instant end = stand.end();

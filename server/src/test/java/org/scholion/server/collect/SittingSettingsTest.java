@@ -208,6 +208,12 @@ class SittingSettingsTest {
                 .contains("With all questions on one page there is no way back to close.");
         assertThat(times(lesson, null, Instant.now()).detail())
                 .contains("Handing in late has to end after the closing time.");
+        Instant never = Instant.parse("+999999999-12-31T23:59:59Z");
+        assertThat(times(lesson, null, never).isRefused(422).detail()).contains("between the years 1970 and 2200");
+        different(lesson, "Marrin", 100, 0, never).isRefused(422);
+        lesson.teacher
+                .post("/api/sittings/" + lesson.sitting() + "/time", Map.of("minutes", Integer.MIN_VALUE))
+                .isRefused(422);
     }
 
     @Test
