@@ -4,6 +4,7 @@ import { api, ok, type Schemas } from "../../api/client";
 import { ResultPage } from "../../parts/ResultPage";
 import { fileUrl } from "../../parts/upload";
 import { t } from "../../text";
+import { Again } from "./Again";
 import { AnswerField } from "./AnswerField";
 import { Asked } from "./Asked";
 import { LateState } from "./LateState";
@@ -21,9 +22,13 @@ export function HandedIn({ paper }: { paper: Paper }) {
       <h1 className="font-script text-title font-semibold">{paper.title}</h1>
       <p className="my-4" role="status">
         {paper.handedIn
-          ? t(
-              "You have handed this in. You cannot change your answers now. Your result will be here when your teacher hands it back.",
-            )
+          ? paper.next.changeUntil
+            ? t(
+                "You have handed this in. You can still change your answers. Your result will be here when your teacher hands it back.",
+              )
+            : t(
+                "You have handed this in. You cannot change your answers now. Your result will be here when your teacher hands it back.",
+              )
           : t("Time is up. Everything that was saved counts and is being handed in for you.")}
       </p>
       {paper.handedIn && paper.rules.wordsAfter && (
@@ -42,6 +47,7 @@ export function HandedIn({ paper }: { paper: Paper }) {
         </p>
       )}
       <LateState saver={saver} />
+      {paper.handedIn && <Again paper={paper} />}
       {!paper.open && <p className="my-4 text-soft">{t("The questions cannot be seen now.")}</p>}
       <Link to="/todo" className="underline">
         {t("Back to To do")}

@@ -9,6 +9,7 @@ import { t } from "../../text";
 import { CheckAndHandIn } from "./CheckAndHandIn";
 import { TimeLeft } from "./clock/TimeLeft";
 import { useSittingClock } from "./clock/useSittingClock";
+import { FullScreen } from "./FullScreen";
 import { OtherWindowNote } from "./OtherWindowNote";
 import { PartHead } from "./PartHead";
 import { Progress } from "./Progress";
@@ -42,7 +43,7 @@ export function Taking({ paper, paperAt }: { paper: Paper; paperAt: number }) {
       ).catch(() => undefined);
     }
   });
-  const left = useLeaving(paper.attempt, clock.rules.leavingCounted);
+  const left = useLeaving(paper.attempt, clock.rules);
   const practice = usePractice(paper, clock.rules.practice, said, saver.flush);
   const handIn = useMutation({
     mutationFn: async () => {
@@ -161,6 +162,7 @@ export function TakingView({
       </header>
       <Main id={within ? undefined : "page"} className="flex-1 px-4 py-5">
         <TeacherSays clock={clock} attempt={paper.attempt} left={left} />
+        {rules.fullScreen && !closed && <FullScreen />}
         <fieldset disabled={closed} className="min-w-0 disabled:opacity-60">
           {screen.flatMap(askedOn).map((asked) => (
             <OtherWindowNote

@@ -60,6 +60,14 @@ export function ToDo() {
                       {line.course} · {when(line)}
                     </p>
                   </div>
+                  {line.stage === "IN" && line.attemptsLeft > 0 && (
+                    <Link
+                      to={`/todo/${line.sitting}`}
+                      className="inline-flex min-h-11 items-center rounded-corner border border-rule-strong px-3 font-semibold"
+                    >
+                      {t("Take it once more")}
+                    </Link>
+                  )}
                   {line.stage === "OPEN" && isTold(line) ? (
                     <Link
                       to={`/todo/${line.sitting}`}

@@ -1,23 +1,34 @@
 import { useEffect, useState } from "react";
 import { api } from "../../api/client";
 
-/** Counts how often the page is left, where the sitting says so; whether it was left since it was opened. */
-export function useLeaving(attempt: string, counted: boolean): boolean {
+/**
+ * Counts how often the page is left, where the sitting says so; whether it was left since it was opened. Where full
+ * screen is asked for, leaving that is leaving the page.
+ */
+export function useLeaving(
+  attempt: string,
+  { leavingCounted, fullScreen }: { leavingCounted: boolean; fullScreen: boolean },
+): boolean {
   const [left, setLeft] = useState(false);
   useEffect(() => {
-    if (!counted) {
+    if (!leavingCounted) {
       return;
     }
-    const onChange = () => {
-      if (document.visibilityState === "hidden") {
-        setLeft(true);
-        void api
-          .POST("/api/student/attempts/{attempt}/left", { params: { path: { attempt } }, keepalive: true })
-          .catch(() => undefined);
-      }
+    const leave = () => {
+      setLeft(true);
+      void api
+        .POST("/api/student/attempts/{attempt}/left", { params: { path: { attempt } }, keepalive: true })
+        .catch(() => undefined);
     };
-    document.addEventListener("visibilitychange", onChange);
-    return () => document.removeEventListener("visibilitychange", onChange);
-  }, [attempt, counted]);
+    const onHidden = () => document.visibilityState === "hidden" && leave();
+    const onFullScreen = () =>
+      fullScreen && !document.fullscreenElement && document.visibilityState !== "hidden" && leave();
+    document.addEventListener("visibilitychange", onHidden);
+    document.addEventListener("fullscreenchange", onFullScreen);
+    return () => {
+      document.removeEventListener("visibilitychange", onHidden);
+      document.removeEventListener("fullscreenchange", onFullScreen);
+    };
+  }, [attempt, leavingCounted, fullScreen]);
   return left;
 }

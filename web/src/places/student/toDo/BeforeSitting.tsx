@@ -59,6 +59,9 @@ function rulesOf(line: Line): string[] {
     rules.goingBack ? "" : t("You cannot go back to a question that you have left."),
     rules.mustAnswer ? t("Every question needs an answer.") : "",
     PRACTICE[rules.practice],
+    rules.attempts > 1 ? t("You can take it {{count}} times in all.", { count: rules.attempts }) : "",
+    rules.changes ? t("After handing in you can change your answers until your time is over.") : "",
+    rules.fullScreen ? t("It is meant to be taken in full screen. The page offers it.") : "",
     rules.leavingCounted ? t("Your teacher sees how often you leave the page.") : "",
   ].filter((sentence) => sentence !== "");
 }
@@ -82,12 +85,13 @@ export function WhatIsTold({ line }: { line: Line }) {
 function Told({ line }: { line: Line }) {
   const navigate = useNavigate();
   const [code, setCode] = useState("");
+  const another = line.stage === "IN" && line.attemptsLeft > 0;
   const begin = useMutation({
     mutationFn: () =>
       ok(
         api.POST("/api/student/sittings/{sitting}/attempt", {
           params: { path: { sitting: line.sitting } },
-          body: { code: code || null },
+          body: { code: code || null, another },
         }),
       ),
     onSuccess: ({ attempt }) => navigate(`/sit/${attempt}`),
@@ -96,7 +100,7 @@ function Told({ line }: { line: Line }) {
     e.preventDefault();
     begin.mutate();
   };
-  const asksCode = line.asksCode && line.stage === "OPEN";
+  const asksCode = line.asksCode && (line.stage === "OPEN" || another);
   return (
     <>
       <h1 className="font-script text-title font-semibold">{line.title}</h1>
@@ -105,11 +109,16 @@ function Told({ line }: { line: Line }) {
       {line.stage === "COMING" && (
         <p role="status">{t("It is not open yet. It opens {{when}}.", { when: moment(line.opens) })}</p>
       )}
-      {line.stage === "IN" && <p role="status">{t("You have handed this in.")}</p>}
+      {line.stage === "IN" && (
+        <p role="status" className="mb-3">
+          {t("You have handed this in.")}{" "}
+          {another && t("You can take it {{count}} times more.", { count: line.attemptsLeft })}
+        </p>
+      )}
       {line.stage === "MISSED" && (
         <p role="status">{t("It is closed. If you still need to hand in, ask your teacher.")}</p>
       )}
-      {(line.stage === "OPEN" || line.stage === "WORKING") && (
+      {(line.stage === "OPEN" || line.stage === "WORKING" || another) && (
         <form onSubmit={onSubmit} className="grid max-w-xs gap-3">
           {asksCode && (
             <Field
@@ -128,7 +137,7 @@ function Told({ line }: { line: Line }) {
             className="min-h-11 justify-center"
             disabled={begin.isPending || (asksCode && code.trim() === "")}
           >
-            {line.stage === "OPEN" ? t("Begin") : t("Continue")}
+            {another ? t("Take it once more") : line.stage === "OPEN" ? t("Begin") : t("Continue")}
           </Button>
         </form>
       )}

@@ -17,4 +17,7 @@ export const isTold = ({ rules, asksCode }: Schemas["ToDoLine"]): boolean =>
   !rules.goingBack ||
   rules.mustAnswer ||
   rules.leavingCounted ||
+  rules.attempts > 1 ||
+  rules.changes ||
+  rules.fullScreen ||
   rules.practice !== "NONE";

@@ -91,7 +91,10 @@ function StudentRow({
           className="min-w-44 max-w-80 py-1.5 text-left wrap-anywhere"
         >{`${row.family}, ${row.given}`}</button>
       </th>
-      <td className="pr-3 text-small text-soft">{row.way ? t(WAYS[row.way]) : ""}</td>
+      <td className="pr-3 text-small text-soft">
+        {row.way ? t(WAYS[row.way]) : ""}
+        {row.taken > 1 && <span className="block">{t("attempt {{n}}", { n: row.taken })}</span>}
+      </td>
       <td className="pr-3">
         <Strip
           size="w-6"

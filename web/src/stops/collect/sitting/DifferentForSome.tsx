@@ -64,7 +64,8 @@ function wordsOf(line: Line): string {
   const more = moreInWords(line.percent, line.more);
   const opens = line.opens ? t("from {{when}}", { when: moment(line.opens) }) : "";
   const closes = line.closes ? t("until {{when}}", { when: moment(line.closes) }) : "";
-  return [more, opens, closes].filter((words) => words !== "").join(", ");
+  const attempts = line.attempts > 0 ? t("{{count}} attempts more", { count: line.attempts }) : "";
+  return [more, opens, closes, attempts].filter((words) => words !== "").join(", ");
 }
 
 const SHARES: [string, string][] = [
@@ -91,9 +92,10 @@ function Form({
   const [more, setMore] = useState(line?.more ? String(line.more) : "");
   const [opens, setOpens] = useState(line?.opens ? fieldTime(new Date(line.opens)) : "");
   const [closes, setCloses] = useState(line?.closes ? fieldTime(new Date(line.closes)) : "");
+  const [attempts, setAttempts] = useState(line?.attempts ? String(line.attempts) : "");
   const [note, setNote] = useState(line?.note ?? "");
   const at = (field: string) => (field ? fromField(field).toISOString() : null);
-  const nothing = percent === "100" && !more && !opens && !closes;
+  const nothing = percent === "100" && !more && !opens && !closes && !attempts;
   return (
     <form
       className="mt-3 grid gap-2"
@@ -107,6 +109,7 @@ function Form({
             opens: at(opens),
             closes: at(closes),
             note,
+            attempts: attempts ? Number(attempts) : null,
           },
           { onSuccess: onDone },
         );
@@ -151,6 +154,12 @@ function Form({
         type="datetime-local"
         value={closes}
         onChange={(e) => setCloses(e.target.value)}
+      />
+      <Field
+        label={t("Attempts more")}
+        inputMode="numeric"
+        value={attempts}
+        onChange={(e) => setAttempts(e.target.value.replace(/\D/g, ""))}
       />
       <Field label={t("Why, for teachers")} value={note} onChange={(e) => setNote(e.target.value)} />
       <Trouble error={differ.error} />

@@ -4,15 +4,17 @@ import type { Schemas } from "../../../api/client";
 import { Button } from "../../../parts/Button";
 import { MarginPart, Sheet } from "../../../parts/Sheet";
 import { Empty, Loaded, Trouble } from "../../../parts/States";
+import { useCourse } from "../../../places/courses/useCourse";
 import { t } from "../../../text";
 import { useHeader } from "../../Assessment";
 import { Pick } from "./boxes";
-import { firstDraft, timesOf } from "./draft";
+import { firstDraft, isWhole } from "./draft";
 import { KeptAs } from "./KeptAs";
 import { SittingFields } from "./SittingFields";
 import { ToScale } from "./ToScale";
 import { useGiveOut } from "./useGiveOut";
 import { useTypedDraft } from "./useTypedDraft";
+import { WhoHasIt } from "./WhoHasIt";
 
 /** Giving out with everything about the sitting, before anybody sees it. */
 export function GiveOutPage() {
@@ -23,7 +25,7 @@ export function GiveOutPage() {
       {(h) => {
         const free = h.sections.filter((s) => !s.given);
         return free.length > 0 ? (
-          <Giving assessment={assessment} free={free} />
+          <Giving assessment={assessment} course={h.course} free={free} />
         ) : (
           <Empty title={t("Every section has it.")}>
             <Link to={`/a/${assessment}/collect`} className="underline">
@@ -36,7 +38,15 @@ export function GiveOutPage() {
   );
 }
 
-function Giving({ assessment, free }: { assessment: string; free: Schemas["SectionOfLine"][] }) {
+function Giving({
+  assessment,
+  course,
+  free,
+}: {
+  assessment: string;
+  course: string;
+  free: Schemas["SectionOfLine"][];
+}) {
   const [params] = useSearchParams();
   const [section, setSection] = useState(
     free.find((s) => s.id === params.get("to"))?.id ?? free[0]?.id ?? "",
@@ -45,6 +55,7 @@ function Giving({ assessment, free }: { assessment: string; free: Schemas["Secti
   const { draft, setDraft, forget } = useTypedDraft(`give-out:${assessment}`, first);
   const name = free.find((s) => s.id === section)?.name ?? "";
   const give = useGiveOut(assessment, true);
+  const students = (useCourse(course).data?.students ?? []).filter((s) => s.section === section);
   return (
     <Sheet
       margin={
@@ -59,7 +70,7 @@ function Giving({ assessment, free }: { assessment: string; free: Schemas["Secti
           <Trouble error={give.error} />
           <Button
             look="strong"
-            disabled={timesOf(draft) === null || give.isPending}
+            disabled={!isWhole(draft) || give.isPending}
             onClick={() => give.mutate({ section, draft }, { onSuccess: forget })}
           >
             {t("Give out to {{section}}", { section: name })}
@@ -72,12 +83,18 @@ function Giving({ assessment, free }: { assessment: string; free: Schemas["Secti
         draft={draft}
         onChange={setDraft}
         who={
-          <Pick
-            label={t("Given to")}
-            value={section}
-            options={free.map((s) => [s.id, s.name])}
-            onChange={setSection}
-          />
+          <>
+            <Pick
+              label={t("Given to")}
+              value={section}
+              options={free.map((s) => [s.id, s.name])}
+              onChange={(other) => {
+                setSection(other);
+                setDraft({ ...draft, students: null });
+              }}
+            />
+            <WhoHasIt section={students} draft={draft} onChange={setDraft} />
+          </>
         }
         link={null}
       />

@@ -5,8 +5,17 @@ import { t } from "../../../text";
 import { zone } from "../../../text/zone";
 import { paperAfterInWords } from "../PaperAfter";
 import { Box, Group, Pick } from "./boxes";
-import { codeOnBoard, isOdd, newCode, type PaperAfter, type Settings, type SittingDraft } from "./draft";
+import {
+  codeOnBoard,
+  fitting,
+  isOdd,
+  newCode,
+  type PaperAfter,
+  type Settings,
+  type SittingDraft,
+} from "./draft";
 import { SeenTable } from "./SeenTable";
+import { TakenAgain } from "./TakenAgain";
 
 const yesNo = (yes: string, no: string): ["yes" | "no", string][] => [
   ["yes", t(yes)],
@@ -28,7 +37,7 @@ export function SittingFields({
   link: string | null;
 }) {
   const set = (more: Partial<SittingDraft>) => onChange({ ...draft, ...more });
-  const settings = (more: Partial<Settings>) => set({ settings: { ...draft.settings, ...more } });
+  const settings = (more: Partial<Settings>) => set({ settings: fitting({ ...draft.settings, ...more }) });
   const odd = isOdd(draft.opens) || isOdd(draft.closes);
   return (
     <div className="grid gap-x-10 gap-y-7 px-5 py-5 xl:grid-cols-2">
@@ -106,7 +115,7 @@ export function SittingFields({
 }
 
 function HowTaken({
-  draft: { settings, paperAfter },
+  draft,
   onSettings,
   onPaperAfter,
 }: {
@@ -114,6 +123,7 @@ function HowTaken({
   onSettings: (more: Partial<Settings>) => void;
   onPaperAfter: (value: PaperAfter) => void;
 }) {
+  const { settings, paperAfter } = draft;
   return (
     <Group title={t("How it is taken")}>
       <Pick
@@ -158,6 +168,13 @@ function HowTaken({
           )}
         </p>
       )}
+      <TakenAgain draft={draft} onSettings={onSettings} />
+      <Pick
+        label={t("full screen is")}
+        value={settings.fullScreen ? "yes" : "no"}
+        options={yesNo("asked for; students are told", "not asked for")}
+        onChange={(value) => onSettings({ fullScreen: value === "yes" })}
+      />
       <Pick
         label={t("leaving the page is")}
         value={settings.leavingCounted ? "yes" : "no"}

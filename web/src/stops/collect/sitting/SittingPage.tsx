@@ -8,12 +8,13 @@ import { useSettled } from "../../../parts/useSettled";
 import { t } from "../../../text";
 import { useHeader } from "../../Assessment";
 import { DifferentForSome } from "./DifferentForSome";
-import { draftOf, timesOf } from "./draft";
+import { isWhole, type SittingDraft } from "./draft";
 import { KeptAs } from "./KeptAs";
 import { SittingFields } from "./SittingFields";
 import { ToScale } from "./ToScale";
-import { type SittingView, useSitting, useSittingChanges, useTimesEffect } from "./useSitting";
+import { type SittingView, standsOf, useSitting, useSittingChanges, useTimesEffect } from "./useSitting";
 import { useTypedDraft } from "./useTypedDraft";
+import { WhoHasIt } from "./WhoHasIt";
 
 /** A sitting that is given out: all about it can be changed, and what that does is told before. */
 export function SittingPage() {
@@ -26,7 +27,7 @@ function Given({ view }: { view: SittingView }) {
   const navigate = useNavigate();
   const header = useHeader(view.assessment, null);
   const section = header.data?.sections.find((s) => s.id === view.sitting.section)?.name ?? "";
-  const stands = draftOf(view.sitting);
+  const stands = standsOf(view);
   const { draft, setDraft, forget } = useTypedDraft(`sitting:${view.sitting.id}`, stands);
   const changes = useSittingChanges(view);
   const changed = !same(draft, stands);
@@ -46,16 +47,12 @@ function Given({ view }: { view: SittingView }) {
             <div className="flex flex-wrap items-center gap-3">
               <Button
                 look="strong"
-                disabled={!changed || timesOf(draft) === null || changes.save.isPending}
+                disabled={!changed || !isWhole(draft) || changes.save.isPending}
                 onClick={() => changes.save.mutate(draft, { onSuccess: forget })}
               >
                 {t("Save for {{section}}", { section })}
               </Button>
-              {changed && (
-                <TextButton onClick={() => setDraft(draftOf(view.sitting))}>
-                  {t("Leave it as it is")}
-                </TextButton>
-              )}
+              {changed && <TextButton onClick={() => setDraft(stands)}>{t("Leave it as it is")}</TextButton>}
             </div>
           </MarginPart>
           <DifferentForSome view={view} />
@@ -108,10 +105,12 @@ function Given({ view }: { view: SittingView }) {
         draft={draft}
         onChange={setDraft}
         who={
-          <p>
-            {t("Given to")} <strong>{section}</strong> ·{" "}
-            {t("{{count}} students", { count: view.students.length })}
-          </p>
+          <>
+            <p>
+              {t("Given to")} <strong>{section}</strong>
+            </p>
+            <WhoHasIt section={view.section} draft={draft} onChange={setDraft} />
+          </>
         }
         link={`${location.origin}/todo/${view.sitting.id}`}
       />
@@ -120,7 +119,7 @@ function Given({ view }: { view: SittingView }) {
 }
 
 /** What other times do to those who are at work. */
-function Effect({ view, draft }: { view: SittingView; draft: ReturnType<typeof draftOf> }) {
+function Effect({ view, draft }: { view: SittingView; draft: SittingDraft }) {
   const effect = useTimesEffect(view, useSettled(draft));
   const e = effect.data;
   if (view.working === 0) {

@@ -1,4 +1,5 @@
 import type { Schemas } from "../../../api/client";
+import { same } from "../../../parts/same";
 import { fieldTime, fromField } from "../../../text/zone";
 
 export type Settings = Schemas["SittingSettings"];
@@ -16,6 +17,8 @@ export type SittingDraft = {
   settings: Settings;
   seen: Record<Kind, When>;
   seenFrom: string;
+  /** Chosen students of the section; null for the whole of it. */
+  students: string[] | null;
 };
 
 /** What students may see of their work. */
@@ -45,7 +48,24 @@ const USUAL: Settings = {
   wordsAfter: "",
   code: "",
   practice: "NONE",
+  attempts: 1,
+  changes: false,
+  fullScreen: false,
 };
+
+/** The same without what another of the settings rules out. */
+export const fitting = (settings: Settings): Settings => ({
+  ...settings,
+  changes: settings.changes && mayBeChanged(settings),
+});
+
+/** Whether answers may be changed after handing in at all: not where that would undo another setting. */
+export const mayBeChanged = ({ attempts, goingBack, practice }: Settings): boolean =>
+  attempts === 1 && goingBack && practice === "NONE";
+
+/** Whether students see at hand-in how they did, so that their answers stay. */
+export const seesAtHandIn = (seen: Record<Kind, When>): boolean =>
+  KINDS.some((kind) => kind !== "answers" && seen[kind] === "AT_HAND_IN");
 
 const HOUR = 3_600_000;
 
@@ -59,11 +79,13 @@ export const firstDraft = (now = new Date()): SittingDraft => ({
   settings: USUAL,
   seen: USUAL_SEEN,
   seenFrom: "",
+  students: null,
 });
 
 const typed = (instant: string | null): string => (instant ? fieldTime(new Date(instant)) : "");
 
-export const draftOf = (line: Schemas["SittingLine"]): SittingDraft => ({
+/** A sitting as it stands, for those who have it. */
+export const draftOf = (line: Schemas["SittingLine"], students: { id: string }[]): SittingDraft => ({
   opens: typed(line.opens),
   closes: typed(line.closes),
   minutes: line.minutes === null ? "" : String(line.minutes),
@@ -78,6 +100,7 @@ export const draftOf = (line: Schemas["SittingLine"]): SittingDraft => ({
     keys: line.seen.keys,
   },
   seenFrom: typed(line.seen.from),
+  students: line.chosen ? students.map((s) => s.id) : null,
 });
 
 /** The times as the server takes them; nothing while one of them is not typed whole. */
@@ -92,6 +115,10 @@ export function timesOf(draft: SittingDraft): Schemas["Times"] | null {
     lateUntil: draft.lateUntil ? fromField(draft.lateUntil).toISOString() : null,
   };
 }
+
+/** Whether all of it is said: its times, and at least one student where some are chosen. */
+export const isWhole = (draft: SittingDraft): boolean =>
+  timesOf(draft) !== null && draft.students?.length !== 0;
 
 const EARLY = 6;
 const LATE = 21;
@@ -120,7 +147,7 @@ export type Changes = Partial<Omit<SittingDraft, "settings" | "seen">> & {
 };
 
 function otherwise<T extends object>(was: T, now: T): Partial<T> | undefined {
-  const fields = (Object.keys(now) as (keyof T)[]).filter((field) => was[field] !== now[field]);
+  const fields = (Object.keys(now) as (keyof T)[]).filter((field) => !same(was[field], now[field]));
   return fields.length === 0
     ? undefined
     : (Object.fromEntries(fields.map((field) => [field, now[field]])) as Partial<T>);

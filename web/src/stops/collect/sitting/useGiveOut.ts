@@ -18,6 +18,7 @@ export function useGiveOut(assessment: string, toSitting: boolean) {
             paperAfter: draft.paperAfter,
             settings: draft.settings,
             seen: seenOf(draft),
+            students: draft.students,
           },
         }),
       ),

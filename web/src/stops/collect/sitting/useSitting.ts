@@ -5,6 +5,9 @@ import { draftOf, type SittingDraft, seenOf, timesOf } from "./draft";
 
 export type SittingView = Schemas["SittingView"];
 
+/** A sitting as it stands. */
+export const standsOf = (view: SittingView): SittingDraft => draftOf(view.sitting, view.students);
+
 /** A sitting with everything about it. */
 export function useSitting(assessment: string, sitting: string) {
   return useQuery({
@@ -16,7 +19,7 @@ export function useSitting(assessment: string, sitting: string) {
 /** What the typed times would do to those who are at work; asked only while somebody is. */
 export function useTimesEffect(view: SittingView, draft: SittingDraft) {
   const times = timesOf(draft);
-  const moved = times !== null && !same(times, timesOf(draftOf(view.sitting)));
+  const moved = times !== null && !same(times, timesOf(standsOf(view)));
   return useQuery({
     queryKey: ["times-effect", view.sitting.id, times],
     enabled: moved && view.working > 0,
@@ -41,8 +44,13 @@ export function useSittingChanges(view: SittingView) {
   };
   const save = useMutation({
     mutationFn: async (draft: SittingDraft) => {
-      const was = draftOf(view.sitting);
+      const was = standsOf(view);
       const times = timesOf(draft);
+      if (!same(draft.students, was.students)) {
+        await ok(
+          api.PUT("/api/sittings/{sitting}/students", { ...params, body: { students: draft.students } }),
+        );
+      }
       if (times && !same(times, timesOf(was))) {
         await ok(api.PUT("/api/sittings/{sitting}/times", { ...params, body: times }));
       }

@@ -115,10 +115,7 @@ public class Access {
                         + " join CourseTeacher t on t.course = a.course where s.id = :id and t.person = :me",
                 Me.Role.TEACHER),
         /** Begin an attempt at a sitting of one's own section. */
-        SIT(
-                "select 1 from SittingRow s join Enrolment e on e.section = s.section"
-                        + " where s.id = :id and e.student = :me",
-                Me.Role.STUDENT),
+        SIT("select 1 from Expected where sitting = :id and student = :me", Me.Role.STUDENT),
         /** Learn what became of one's own attempt, also where it was set aside. */
         SEE_ATTEMPT("select 1 from AnyAttempt where id = :id and student = :me", Me.Role.STUDENT),
         /** Put an attempt back that was set aside, as its teacher. */

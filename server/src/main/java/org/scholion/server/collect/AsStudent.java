@@ -125,6 +125,7 @@ class AsStudent {
                 new AtWork.Stand(nobody, sitting.id, nobody, now, ends, null, null, null, 0, 0, 0, null, null);
         return new Taking.Paper(
                 nobody,
+                sitting.id,
                 edition.assessment().title(),
                 ends,
                 false,
@@ -140,7 +141,8 @@ class AsStudent {
                 now,
                 null,
                 OwnRules.of(sitting, times, stand),
-                Map.of());
+                Map.of(),
+                TakingAgain.Next.NOTHING);
     }
 
     private List<String> wrong(Me me, Edition edition) {

@@ -28,13 +28,16 @@ public class DifferentForSome {
 
     private final EntityManager entities;
     private final Sittings sittings;
+    private final WhoHasIt who;
     private final AtWork atWork;
     private final Access access;
     private final Clock clock;
 
-    DifferentForSome(EntityManager entities, Sittings sittings, AtWork atWork, Access access, Clock clock) {
+    DifferentForSome(
+            EntityManager entities, Sittings sittings, WhoHasIt who, AtWork atWork, Access access, Clock clock) {
         this.entities = entities;
         this.sittings = sittings;
+        this.who = who;
         this.atWork = atWork;
         this.access = access;
         this.clock = clock;
@@ -46,6 +49,7 @@ public class DifferentForSome {
      * @param percent how much of the time they have: 150 is half as long again
      * @param more minutes beside that
      * @param opens null for the same as the others
+     * @param attempts how often more than the others they may take it; null for as often
      * @param note for the teachers, such as why
      */
     public record DifferentWanted(
@@ -54,7 +58,18 @@ public class DifferentForSome {
             int more,
             @Nullable Instant opens,
             @Nullable Instant closes,
-            String note) {}
+            String note,
+            @Nullable Integer attempts) {
+        public DifferentWanted(
+                List<UUID> students,
+                int percent,
+                int more,
+                @Nullable Instant opens,
+                @Nullable Instant closes,
+                String note) {
+            this(students, percent, more, opens, closes, note, null);
+        }
+    }
 
     /**
      * What is different for a student, and what it comes to.
@@ -70,6 +85,7 @@ public class DifferentForSome {
             @Nullable Instant opens,
             @Nullable Instant closes,
             String note,
+            int attempts,
             Instant ownOpens,
             Instant ownCloses,
             @Nullable Integer ownMinutes) {}
@@ -77,6 +93,7 @@ public class DifferentForSome {
     /**
      * A sitting with everything about it.
      *
+     * @param students who has it; {@code section} is all of its section
      * @param working how many are at work just now
      * @param begun whether anybody has begun, so that it cannot be withdrawn any more
      */
@@ -84,12 +101,11 @@ public class DifferentForSome {
             Sittings.SittingLine sitting,
             UUID assessment,
             Instant ends,
-            List<SittingStudent> students,
+            List<WhoHasIt.SittingStudent> students,
+            List<WhoHasIt.SittingStudent> section,
             List<DifferentLine> different,
             int working,
             boolean begun) {}
-
-    public record SittingStudent(UUID id, String given, String family) {}
 
     @Transactional(readOnly = true)
     SittingView of(Me me, UUID sitting) {
@@ -98,14 +114,10 @@ public class DifferentForSome {
     }
 
     private SittingView view(SittingRow row) {
-        List<SittingStudent> students = entities.createQuery("""
-                        select p.id, p.given, p.family from Enrolment e join Person p on p.id = e.student
-                        where e.section = :section order by p.family, p.given""", SittingStudent.class)
-                .setParameter("section", row.section)
-                .getResultList();
+        List<WhoHasIt.SittingStudent> students = who.of(row.id);
         Map<UUID, DifferentRow> different = sittings.differentIn(row.id);
         List<DifferentLine> lines = new ArrayList<>();
-        for (SittingStudent s : students) {
+        for (WhoHasIt.SittingStudent s : students) {
             DifferentRow own = different.get(s.id());
             if (own != null) {
                 lines.add(line(row, s, own));
@@ -116,12 +128,13 @@ public class DifferentForSome {
                 row.assessment,
                 row.endsAt,
                 students,
+                row.chosen ? who.ofSection(row.section) : students,
                 lines,
                 atWork.in(row.id).size(),
                 sittings.isBegun(row.id));
     }
 
-    private static DifferentLine line(SittingRow row, SittingStudent student, DifferentRow own) {
+    private static DifferentLine line(SittingRow row, WhoHasIt.SittingStudent student, DifferentRow own) {
         OwnTimes times = OwnTimes.of(row, own);
         return new DifferentLine(
                 student.id(),
@@ -132,6 +145,7 @@ public class DifferentForSome {
                 own.opensAt,
                 own.closesAt,
                 own.note,
+                own.attempts,
                 times.opens(),
                 times.closes(),
                 times.limit() == null ? null : (int) times.limit().toMinutes());
@@ -150,11 +164,15 @@ public class DifferentForSome {
         if (wanted.more() < 0 || wanted.more() > MOST_MINUTES) {
             throw Refused.invalid("more", "Give from 0 to 1,440 minutes more.");
         }
+        int attempts = wanted.attempts() == null ? 0 : wanted.attempts();
+        if (attempts < 0 || attempts > SittingSettings.MOST_ATTEMPTS) {
+            throw Refused.invalid("attempts", "Give from 0 to 20 attempts more.");
+        }
         Moments.require("opens", wanted.opens());
         Moments.require("closes", wanted.closes());
         SittingRow row = sittings.held(sitting);
         Set<UUID> students = new LinkedHashSet<>(wanted.students());
-        sittings.requireStudents(row, students);
+        who.require(row, students);
         Map<UUID, DifferentRow> before = sittings.differentIn(sitting);
         for (UUID student : students) {
             DifferentRow one = before.get(student);
@@ -162,6 +180,7 @@ public class DifferentForSome {
             own.school = me.school();
             own.percent = wanted.percent();
             own.more = wanted.more();
+            own.attempts = attempts;
             own.opensAt = wanted.opens();
             own.closesAt = wanted.closes();
             own.note = Lengths.atMost("note", wanted.note(), LONGEST_NOTE).strip();

@@ -34,6 +34,9 @@ class DifferentRow {
     /** Minutes more beside that. */
     int more;
 
+    /** How often more than the others it may be taken. */
+    int attempts;
+
     @Column(name = "opens_at")
     @Nullable
     Instant opensAt;

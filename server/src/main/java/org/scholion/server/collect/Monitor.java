@@ -73,6 +73,7 @@ class Monitor {
      * @param different whether something is different for this student
      * @param paused whether the teacher has stopped the time
      * @param leftPage how often the page was left, where that is counted
+     * @param taken how many attempts of this student there are; the row is about the last
      */
     record MonitorRow(
             UUID student,
@@ -90,7 +91,8 @@ class Monitor {
             @Nullable Instant due,
             boolean different,
             boolean paused,
-            int leftPage) {}
+            int leftPage,
+            int taken) {}
 
     /**
      * All of it.
@@ -131,7 +133,12 @@ class Monitor {
         Edition edition = editions.latest(assessment).orElse(null);
         List<Item> items = edition == null ? List.of() : edition.items();
         Map<Place, Attempt> attemptOf = new HashMap<>();
-        attempts.of(assessment, section).forEach(a -> attemptOf.put(new Place(a.student(), a.section()), a));
+        Map<Place, Integer> taken = new HashMap<>();
+        for (Attempt a : attempts.of(assessment, section)) {
+            Place place = new Place(a.student(), a.section());
+            attemptOf.merge(place, a, (one, other) -> one.number() > other.number() ? one : other);
+            taken.merge(place, 1, Integer::sum);
+        }
         Map<UUID, Map<String, JsonNode>> responses = attempts.responses(assessment);
         Map<UUID, Map<String, Drafts.Draft>> working = drafts.working(assessment);
         Map<UUID, AtWork.Stand> stands = new HashMap<>();
@@ -141,14 +148,16 @@ class Monitor {
         for (Sittings.SittingLine sitting : given) {
             SittingRow row = sittings.require(sitting.id());
             Map<UUID, DifferentRow> different = sittings.differentIn(sitting.id());
-            for (Enrolled e : enrolled(sitting.section())) {
-                Attempt attempt = attemptOf.get(new Place(e.student(), e.section()));
+            for (Enrolled e : enrolled(sitting.id())) {
+                Place place = new Place(e.student(), e.section());
+                Attempt attempt = attemptOf.get(place);
                 AtWork.Stand stand = attempt == null ? null : stands.get(attempt.id());
                 rows.add(row(
                         e,
                         attempt,
                         progress(attempt, items, responses, working),
-                        Own.of(row, different.get(e.student()), stand, now)));
+                        Own.of(row, different.get(e.student()), stand, now),
+                        taken.getOrDefault(place, 0)));
             }
         }
         // Whoever is in two sections is one student: in once handed in anywhere, else at work, else not begun.
@@ -177,11 +186,11 @@ class Monitor {
         return order.indexOf(a) < order.indexOf(b) ? a : b;
     }
 
-    private List<Enrolled> enrolled(UUID section) {
+    private List<Enrolled> enrolled(UUID sitting) {
         return entities.createQuery("""
-                        select p.id, p.given, p.family, e.section from Enrolment e join Person p on p.id = e.student
-                        where e.section = :section order by p.family, p.given""", Enrolled.class)
-                .setParameter("section", section)
+                        select p.id, p.given, p.family, e.section from Expected e join Person p on p.id = e.student
+                        where e.sitting = :sitting order by p.family, p.given""", Enrolled.class)
+                .setParameter("sitting", sitting)
                 .getResultList();
     }
 
@@ -226,7 +235,7 @@ class Monitor {
                 : working(attempt, items, working.getOrDefault(attempt.id(), Map.of()));
     }
 
-    private static MonitorRow row(Enrolled e, @Nullable Attempt attempt, Progress p, Own own) {
+    private static MonitorRow row(Enrolled e, @Nullable Attempt attempt, Progress p, Own own, int taken) {
         return new MonitorRow(
                 e.student(),
                 e.given(),
@@ -243,7 +252,8 @@ class Monitor {
                 own.due(),
                 own.different(),
                 own.paused(),
-                own.leftPage());
+                own.leftPage(),
+                taken);
     }
 
     private static Progress in(Attempt attempt, List<Item> items, Map<String, JsonNode> said) {

@@ -9,6 +9,7 @@ import org.scholion.server.ledger.AtWork;
  *
  * @param reached the place of the question that was reached, where there is no going back; 0 otherwise
  * @param lateFrom from when on handing in is late; null where nothing late is taken
+ * @param fullScreen whether full screen is asked for
  * @param paused whether the teacher has paused it
  */
 public record OwnRules(
@@ -20,7 +21,8 @@ public record OwnRules(
         int reached,
         @Nullable Instant lateFrom,
         boolean paused,
-        SittingSettings.Practising practice) {
+        SittingSettings.Practising practice,
+        boolean fullScreen) {
     static OwnRules of(SittingRow sitting, OwnTimes times, AtWork.Stand stand) {
         SittingSettings s = sitting.settings;
         return new OwnRules(
@@ -32,6 +34,7 @@ public record OwnRules(
                 s.goingBack() ? 0 : stand.reached(),
                 times.ends().isAfter(times.closes()) ? stand.dueAfter(times.closes()) : null,
                 stand.pausedAt() != null,
-                s.practice());
+                s.practice(),
+                s.fullScreen());
     }
 }

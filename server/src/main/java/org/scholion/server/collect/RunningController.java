@@ -23,25 +23,41 @@ import org.springframework.web.bind.annotation.RestController;
 class RunningController {
     private final Sittings sittings;
     private final DifferentForSome different;
+    private final WhoHasIt who;
     private final WhileItRuns running;
+    private final TakingAgain again;
     private final TeacherLines lines;
     private final AsStudent asStudent;
 
     RunningController(
             Sittings sittings,
             DifferentForSome different,
+            WhoHasIt who,
             WhileItRuns running,
+            TakingAgain again,
             TeacherLines lines,
             AsStudent asStudent) {
         this.sittings = sittings;
         this.different = different;
+        this.who = who;
         this.running = running;
+        this.again = again;
         this.lines = lines;
         this.asStudent = asStudent;
     }
 
     @GetMapping("/sittings/{sitting}")
     DifferentForSome.SittingView of(@AuthenticationPrincipal Me me, @PathVariable UUID sitting) {
+        return different.of(me, sitting);
+    }
+
+    /** @param students null for the whole section */
+    record Chosen(@Nullable List<UUID> students) {}
+
+    @PutMapping("/sittings/{sitting}/students")
+    DifferentForSome.SittingView choose(
+            @AuthenticationPrincipal Me me, @PathVariable UUID sitting, @RequestBody Chosen chosen) {
+        who.choose(me, sitting, chosen.students());
         return different.of(me, sitting);
     }
 
@@ -155,6 +171,6 @@ class RunningController {
 
     @PostMapping("/attempts/{attempt}/reopen")
     GoesOn reopen(@AuthenticationPrincipal Me me, @PathVariable UUID attempt, @RequestBody MinutesMore minutes) {
-        return new GoesOn(running.reopen(me, attempt, minutes.minutes()));
+        return new GoesOn(again.reopen(me, attempt, minutes.minutes()));
     }
 }

@@ -60,6 +60,9 @@ class SittingRow {
     @Column(name = "ends_at")
     Instant endsAt;
 
+    /** Whether it is for chosen students of the section only. */
+    boolean chosen;
+
     @Embedded
     SittingSettings settings;
 

@@ -18,6 +18,9 @@ import org.scholion.server.platform.Refused;
  * @param wordsBefore what stands on the page before the questions; empty for nothing
  * @param wordsAfter what a student reads after handing in; empty for nothing
  * @param practice whether a student looks at each answer at once
+ * @param attempts how often a student may take it; which one counts is the rule of the paper
+ * @param changes whether a student may change their answers after handing in, until their time is over
+ * @param fullScreen whether full screen is asked for
  * @param code to be typed before beginning, from the board; empty for none
  */
 @Embeddable
@@ -29,7 +32,10 @@ public record SittingSettings(
         @Column(name = "words_before") String wordsBefore,
         @Column(name = "words_after") String wordsAfter,
         String code,
-        @Enumerated(EnumType.STRING) Practising practice) {
+        @Enumerated(EnumType.STRING) Practising practice,
+        int attempts,
+        boolean changes,
+        @Column(name = "full_screen") boolean fullScreen) {
     /** What a page shows. */
     public enum Asking {
         ONE,
@@ -49,8 +55,9 @@ public record SittingSettings(
     }
 
     public static final SittingSettings USUAL =
-            new SittingSettings(Asking.ONE, true, false, false, "", "", "", Practising.NONE);
+            new SittingSettings(Asking.ONE, true, false, false, "", "", "", Practising.NONE, 1, false, false);
 
+    static final int MOST_ATTEMPTS = 20;
     private static final int LONGEST_WORDS = 4_000;
     private static final Pattern CODE = Pattern.compile("[A-Z0-9]{4,16}");
 
@@ -60,6 +67,10 @@ public record SittingSettings(
             throw Refused.invalid(
                     "goingBack", "With all questions on one page there is no way back to close. Ask them one by one.");
         }
+        if (attempts < 1 || attempts > MOST_ATTEMPTS) {
+            throw Refused.invalid("attempts", "It can be taken from once to 20 times.");
+        }
+        requireChanges();
         return new SittingSettings(
                 asking,
                 goingBack,
@@ -68,13 +79,45 @@ public record SittingSettings(
                 Lengths.atMost("wordsBefore", wordsBefore, LONGEST_WORDS).strip(),
                 Lengths.atMost("wordsAfter", wordsAfter, LONGEST_WORDS).strip(),
                 code(code),
-                practice);
+                practice,
+                attempts,
+                changes,
+                fullScreen);
+    }
+
+    /** Changing after handing in would undo what others of the settings hold. */
+    private void requireChanges() {
+        if (!changes) {
+            return;
+        }
+        if (attempts > 1) {
+            throw Refused.invalid(
+                    "changes", "Either answers can be changed after handing in, or it is taken again. Choose one.");
+        }
+        if (!goingBack) {
+            throw Refused.invalid(
+                    "changes", "Without going back, answers cannot be changed after handing in either. Choose one.");
+        }
+        if (practice != Practising.NONE) {
+            throw Refused.invalid(
+                    "changes", "In a practice each answer is looked at at once. Let it be taken again instead.");
+        }
     }
 
     /** The same for another day: a code is for one only. */
     SittingSettings withoutCode() {
         return new SittingSettings(
-                asking, goingBack, mustAnswer, leavingCounted, wordsBefore, wordsAfter, "", practice);
+                asking,
+                goingBack,
+                mustAnswer,
+                leavingCounted,
+                wordsBefore,
+                wordsAfter,
+                "",
+                practice,
+                attempts,
+                changes,
+                fullScreen);
     }
 
     /** A code as it is compared: however it was typed. */

@@ -5,8 +5,6 @@ import jakarta.persistence.LockModeType;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Collection;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -45,6 +43,7 @@ public class Sittings {
     private final EntityManager entities;
     private final Attempts attempts;
     private final AtWork atWork;
+    private final WhoHasIt who;
     private final Ids ids;
     private final Clock clock;
 
@@ -57,6 +56,7 @@ public class Sittings {
             EntityManager entities,
             Attempts attempts,
             AtWork atWork,
+            WhoHasIt who,
             Ids ids,
             Clock clock) {
         this.repository = repository;
@@ -67,6 +67,7 @@ public class Sittings {
         this.entities = entities;
         this.attempts = attempts;
         this.atWork = atWork;
+        this.who = who;
         this.ids = ids;
         this.clock = clock;
     }
@@ -85,6 +86,7 @@ public class Sittings {
      * @param lateUntil until when it may be handed in late; null for not at all
      * @param settings null for the usual ones
      * @param seen what students see and when; null for what is usual
+     * @param students chosen ones of the section; null for the whole of it
      */
     public record GiveOut(
             UUID section,
@@ -94,9 +96,10 @@ public class Sittings {
             @Nullable PaperAfter paperAfter,
             @Nullable Instant lateUntil,
             @Nullable SittingSettings settings,
-            @Nullable SeenWhen seen) {
+            @Nullable SeenWhen seen,
+            @Nullable List<UUID> students) {
         public GiveOut(UUID section, Instant opens, Instant closes, @Nullable Integer minutes) {
-            this(section, opens, closes, minutes, null, null, null, null);
+            this(section, opens, closes, minutes, null, null, null, null, null);
         }
     }
 
@@ -119,7 +122,8 @@ public class Sittings {
             PaperAfter paperAfter,
             @Nullable Instant lateUntil,
             SittingSettings settings,
-            SeenWhen seen) {}
+            SeenWhen seen,
+            boolean chosen) {}
 
     /** Gives out: freezes the first edition when there is none, and opens a sitting for the section. */
     @Transactional
@@ -180,9 +184,11 @@ public class Sittings {
                 : wanted.settings().checked();
         row.seen = wanted.seen() == null ? SeenWhen.USUAL : wanted.seen().checked();
         row.broughtIn = file;
+        row.chosen = wanted.students() != null;
         row.madeBy = me.id();
         row.madeAt = clock.instant();
         repository.saveAndFlush(row);
+        who.choose(row, wanted.students());
         events.say("assessment:" + assessment);
         return row;
     }
@@ -219,17 +225,6 @@ public class Sittings {
                 .getSingleResult();
         if (!there) {
             throw Refused.invalid("section", "this section is not of the assessment's course");
-        }
-    }
-
-    /** Goes on only if these students are of the section that has it. */
-    void requireStudents(SittingRow sitting, Collection<UUID> students) {
-        List<UUID> there = entities.createQuery(
-                        "select e.student from Enrolment e where e.section = :section", UUID.class)
-                .setParameter("section", sitting.section)
-                .getResultList();
-        if (!new HashSet<>(there).containsAll(students)) {
-            throw Refused.invalid("student", "this student is not of the section that has it");
         }
     }
 
@@ -417,6 +412,13 @@ public class Sittings {
         return OwnTimes.of(sitting, entities.find(DifferentRow.class, new DifferentRow.Key(sitting.id, student)));
     }
 
+    /** How often more than the others one student may take it. */
+    @Transactional(readOnly = true)
+    int attemptsMore(UUID sitting, UUID student) {
+        DifferentRow own = entities.find(DifferentRow.class, new DifferentRow.Key(sitting, student));
+        return own == null ? 0 : own.attempts;
+    }
+
     /** Says when students who have handed in may see the questions again. */
     @Transactional
     public SittingLine setPaperAfter(Me me, UUID sitting, PaperAfter after) {
@@ -504,6 +506,7 @@ public class Sittings {
                 row.paperAfter,
                 row.lateUntil,
                 row.settings,
-                row.seen);
+                row.seen,
+                row.chosen);
     }
 }

@@ -31,6 +31,9 @@ class SittingsKept implements KeptOfStudent {
                 "delete from DifferentRow d where d.student = :from and exists ("
                         + "select 1 from DifferentRow o where o.sitting = d.sitting and o.student = :to)",
                 "update DifferentRow d set d.student = :to where d.student = :from",
+                "delete from ChosenStudent c where c.student = :from and exists ("
+                        + "select 1 from ChosenStudent o where o.sitting = c.sitting and o.student = :to)",
+                "update ChosenStudent c set c.student = :to where c.student = :from",
                 "update TeacherLine l set l.student = :to where l.student = :from")) {
             var query = entities.createQuery(change).setParameter("from", from);
             query.setParameter("to", to).executeUpdate();
@@ -43,6 +46,7 @@ class SittingsKept implements KeptOfStudent {
             int more,
             @Nullable Instant opensAt,
             @Nullable Instant closesAt,
+            int attempts,
             String note) {}
 
     private record LineTo(String assessment, Instant at, String words) {}
@@ -53,7 +57,7 @@ class SittingsKept implements KeptOfStudent {
     public void tell(UUID student, ObjectNode file) {
         ArrayNode different = file.putArray("differentInSittings");
         entities.createQuery("""
-                        select t.title, d.percent, d.more, d.opensAt, d.closesAt, d.note from DifferentRow d
+                        select t.title, d.percent, d.more, d.opensAt, d.closesAt, d.attempts, d.note from DifferentRow d
                         join SittingRow s on s.id = d.sitting join AssessmentRow t on t.id = s.assessment
                         where d.student = :student order by t.title""", Different.class)
                 .setParameter("student", student)
@@ -67,6 +71,7 @@ class SittingsKept implements KeptOfStudent {
                         .put(
                                 "closes",
                                 d.closesAt() == null ? null : d.closesAt().toString())
+                        .put("attemptsMore", d.attempts())
                         .put("note", d.note()));
         ArrayNode lines = file.putArray("linesFromTeachers");
         entities.createQuery("""

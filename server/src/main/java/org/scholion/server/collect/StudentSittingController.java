@@ -20,12 +20,22 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/student")
 class StudentSittingController {
     private final ToDo toDo;
+    private final BeginningToTake beginning;
+    private final TakingAgain again;
     private final Taking taking;
     private final HandInQueue handIns;
     private final Practice practice;
 
-    StudentSittingController(ToDo toDo, Taking taking, HandInQueue handIns, Practice practice) {
+    StudentSittingController(
+            ToDo toDo,
+            BeginningToTake beginning,
+            TakingAgain again,
+            Taking taking,
+            HandInQueue handIns,
+            Practice practice) {
         this.toDo = toDo;
+        this.beginning = beginning;
+        this.again = again;
         this.taking = taking;
         this.handIns = handIns;
         this.practice = practice;
@@ -33,8 +43,11 @@ class StudentSittingController {
 
     record Begun(UUID attempt) {}
 
-    /** @param code as it stands on the board, where one is asked for */
-    record BeginningCode(@Nullable String code) {}
+    /**
+     * @param code as it stands on the board, where one is asked for
+     * @param another whether to take it once more, where the last attempt is handed in
+     */
+    record BeginningCode(@Nullable String code, @Nullable Boolean another) {}
 
     record Reached(String item) {}
 
@@ -48,7 +61,16 @@ class StudentSittingController {
             @AuthenticationPrincipal Me me,
             @PathVariable UUID sitting,
             @RequestBody(required = false) @Nullable BeginningCode how) {
-        return new Begun(taking.begin(me, sitting, how == null ? null : how.code()));
+        return new Begun(
+                how == null
+                        ? beginning.begin(me, sitting, null)
+                        : beginning.begin(me, sitting, how.code(), Boolean.TRUE.equals(how.another())));
+    }
+
+    /** Goes on with the answers of what is handed in, where they may be changed until the time is over. */
+    @PostMapping("/attempts/{attempt}/change")
+    Begun change(@AuthenticationPrincipal Me me, @PathVariable UUID attempt) {
+        return new Begun(again.change(me, attempt));
     }
 
     @GetMapping("/attempts/{attempt}")

@@ -22,7 +22,6 @@ import org.scholion.formats.assessment.Layout;
 import org.scholion.formats.assessment.StudentAnswer;
 import org.scholion.formats.rich.RichText;
 import org.scholion.server.access.Access;
-import org.scholion.server.key.Drawn;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.AtWork;
@@ -32,7 +31,6 @@ import org.scholion.server.ledger.LateAnswers;
 import org.scholion.server.ledger.ReceiptCheck;
 import org.scholion.server.ledger.Scoring;
 import org.scholion.server.ledger.SettingAside;
-import org.scholion.server.person.Schools;
 import org.scholion.server.platform.Events;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Lengths;
@@ -43,7 +41,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
 
-/** A student's sitting on screen: begin, answer with autosave, hand in. */
+/** A student's sitting on screen: answer with autosave, hand in. */
 @Service
 public class Taking {
     /** What was typed in the last second may arrive a little after the deadline. */
@@ -62,12 +60,11 @@ public class Taking {
     private final Events events;
     private final Veil veil;
     private final LateAnswers late;
-    private final Schools schools;
     private final AtWork atWork;
     private final SettingAside settingAside;
     private final TeacherLines lines;
-    private final BoardCodes codes;
     private final Practice practice;
+    private final TakingAgain again;
     private final Clock clock;
     private final Cache<UUID, Known> known =
             Caffeine.newBuilder().maximumSize(20_000).build();
@@ -83,12 +80,11 @@ public class Taking {
             Events events,
             Veil veil,
             LateAnswers late,
-            Schools schools,
             AtWork atWork,
             SettingAside settingAside,
             TeacherLines lines,
-            BoardCodes codes,
             Practice practice,
+            TakingAgain again,
             Clock clock) {
         this.sittings = sittings;
         this.attempts = attempts;
@@ -100,12 +96,11 @@ public class Taking {
         this.events = events;
         this.veil = veil;
         this.late = late;
-        this.schools = schools;
         this.atWork = atWork;
         this.settingAside = settingAside;
         this.lines = lines;
-        this.codes = codes;
         this.practice = practice;
+        this.again = again;
         this.clock = clock;
     }
 
@@ -164,9 +159,11 @@ public class Taking {
      * @param receipt the code that proves what was handed in and when
      * @param rules how the sitting is taken by this student
      * @param looked what was looked at already while practising, by item
+     * @param next what may be done after handing in
      */
     public record Paper(
             UUID attempt,
+            UUID sitting,
             String title,
             Instant deadline,
             boolean handedIn,
@@ -180,7 +177,8 @@ public class Taking {
             Instant now,
             @Nullable String receipt,
             OwnRules rules,
-            Map<String, Practice.LookedAt> looked) {}
+            Map<String, Practice.LookedAt> looked,
+            TakingAgain.Next next) {}
 
     /**
      * How the time of an attempt stands, and what its teacher has said meanwhile.
@@ -221,49 +219,6 @@ public class Taking {
                 OwnRules.of(sitting, sittings.timesOf(sitting, stand.student()), stand));
     }
 
-    /** @param code what was typed from the board, where the sitting asks for one */
-    @Transactional
-    public UUID begin(Me me, UUID sittingId, @Nullable String code) {
-        access.require(me, Access.Action.SIT, sittingId);
-        UUID existing = attempts.find(sittingId, me.id()).orElse(null);
-        if (existing != null) {
-            return existing;
-        }
-        SittingRow sitting = sittings.requireAsItStays(sittingId);
-        UUID before =
-                attempts.find(sitting.assessment, sitting.section, me.id()).orElse(null);
-        if (before != null) {
-            // Begun in the section that they were in before: one attempt an assessment, wherever one moves.
-            return before;
-        }
-        Instant now = clock.instant();
-        OwnTimes times = sittings.timesOf(sitting, me.id());
-        if (!times.isOpen(now)) {
-            throw Refused.conflict(
-                    "not-open",
-                    now.isBefore(times.opens())
-                            ? "This is not open yet. It opens on " + schools.told(me.school(), times.opens()) + "."
-                            : "This is closed. If you still need to hand in, ask your teacher.");
-        }
-        codes.require(me, sitting, code);
-        Edition edition = editions.require(sitting.assessment);
-        UUID attempt = attempts.begin(
-                new Attempts.Beginning(
-                        sitting.school,
-                        sitting.assessment,
-                        sittingId,
-                        sitting.section,
-                        me.id(),
-                        editions.idOf(sitting.assessment, edition.number()),
-                        Attempt.Way.SCREEN,
-                        times.deadline(now),
-                        null),
-                id -> Drawn.leftOut(edition, id),
-                now);
-        events.say("assessment:" + sitting.assessment);
-        return attempt;
-    }
-
     @Transactional(readOnly = true)
     public Paper paper(Me me, UUID attemptId) {
         Attempt attempt = own(me, attemptId);
@@ -275,10 +230,12 @@ public class Taking {
         Instant now = clock.instant();
         boolean over = attempt.isIn() || stand.pausedAt() == null && now.isAfter(deadline.plus(GRACE));
         OwnRules rules = OwnRules.of(sitting, sittings.timesOf(sitting, me.id()), stand);
+        TakingAgain.Next next = attempt.isIn() ? again.next(attempt, sitting, stand, now) : TakingAgain.Next.NOTHING;
         String title = edition.assessment().title();
         return over && !sittings.isOpenAgain(sitting, now)
                 ? new Paper(
                         attemptId,
+                        sitting.id,
                         title,
                         deadline,
                         attempt.isIn(),
@@ -292,11 +249,18 @@ public class Taking {
                         now,
                         receipts.of(attemptId).orElse(null),
                         rules,
-                        Map.of())
-                : open(attempt, edition, sitting, stand, rules);
+                        Map.of(),
+                        next)
+                : open(attempt, edition, sitting, stand, rules, next);
     }
 
-    private Paper open(Attempt attempt, Edition edition, SittingRow sitting, AtWork.Stand stand, OwnRules rules) {
+    private Paper open(
+            Attempt attempt,
+            Edition edition,
+            SittingRow sitting,
+            AtWork.Stand stand,
+            OwnRules rules,
+            TakingAgain.Next next) {
         OwnIds ids = new OwnIds(veil, stand.order());
         Map<String, Object> answers = new LinkedHashMap<>();
         List<String> flagged = new ArrayList<>();
@@ -313,6 +277,7 @@ public class Taking {
         });
         return new Paper(
                 attempt.id(),
+                sitting.id,
                 edition.assessment().title(),
                 stand.end(),
                 attempt.isIn(),
@@ -328,7 +293,8 @@ public class Taking {
                 clock.instant(),
                 attempt.isIn() ? receipts.of(attempt.id()).orElse(null) : null,
                 rules,
-                attempt.isIn() ? Map.of() : practice.of(sitting, attempt, said));
+                attempt.isIn() ? Map.of() : practice.of(sitting, attempt, said),
+                next);
     }
 
     /** What of an attempt never changes, so that saving an answer is one statement. */

@@ -23,14 +23,23 @@ class TeacherLines {
 
     private final EntityManager entities;
     private final Sittings sittings;
+    private final WhoHasIt who;
     private final Access access;
     private final Events events;
     private final Ids ids;
     private final Clock clock;
 
-    TeacherLines(EntityManager entities, Sittings sittings, Access access, Events events, Ids ids, Clock clock) {
+    TeacherLines(
+            EntityManager entities,
+            Sittings sittings,
+            WhoHasIt who,
+            Access access,
+            Events events,
+            Ids ids,
+            Clock clock) {
         this.entities = entities;
         this.sittings = sittings;
+        this.who = who;
         this.access = access;
         this.events = events;
         this.ids = ids;
@@ -80,7 +89,7 @@ class TeacherLines {
         }
         SittingRow row = sittings.require(sitting);
         if (student != null) {
-            sittings.requireStudents(row, List.of(student));
+            who.require(row, List.of(student));
         }
         TeacherLine line = new TeacherLine();
         line.id = ids.next();

@@ -36,6 +36,7 @@ class ToDo {
      * @param opens when it opens and {@code closes} when it closes for this student
      * @param lateUntil until when it is taken late; null for not at all
      * @param minutes how long this student has; null for no limit
+     * @param attemptsLeft how often it may be taken from now on, where it is open
      * @param asksCode whether a code has to be typed to begin
      * @param rules what is to be known before beginning
      */
@@ -50,6 +51,7 @@ class ToDo {
             @Nullable Integer minutes,
             Stage stage,
             boolean asksCode,
+            int attemptsLeft,
             BeforeBeginning rules) {}
 
     /** What is told on the page before the questions. */
@@ -58,7 +60,10 @@ class ToDo {
             boolean goingBack,
             boolean mustAnswer,
             boolean leavingCounted,
-            SittingSettings.Practising practice) {}
+            SittingSettings.Practising practice,
+            int attempts,
+            boolean changes,
+            boolean fullScreen) {}
 
     @Transactional(readOnly = true)
     List<ToDoLine> of(Me me) {
@@ -69,11 +74,15 @@ class ToDo {
     List<ToDoLine> of(UUID student) {
         Instant now = clock.instant();
         return entities.createQuery("""
-                        select s, d, x.id, a.title, c.title, x.handedInAt
-                        from SittingRow s join Enrolment e on e.section = s.section and e.student = :me
+                        select s, d, x.id, a.title, c.title, x.handedInAt,
+                          (select count(*) from AttemptRow z where z.assessment = s.assessment
+                            and z.section = s.section and z.student = :me)
+                        from SittingRow s join Expected e on e.sitting = s.id and e.student = :me
                         join AssessmentRow a on a.id = s.assessment join Course c on c.id = a.course
                         left join DifferentRow d on d.sitting = s.id and d.student = :me
                         left join AttemptRow x on x.assessment = s.assessment and x.section = s.section and x.student = :me
+                          and not exists (select 1 from AttemptRow y where y.assessment = s.assessment
+                            and y.section = s.section and y.student = :me and y.id > x.id)
                         where s.endsAt > :since or x.handedInAt is null
                         order by s.closesAt""", Given.class)
                 .setParameter("me", student)
@@ -89,39 +98,53 @@ class ToDo {
             @Nullable UUID attempt,
             String title,
             String course,
-            @Nullable Instant handedIn) {}
+            @Nullable Instant handedIn,
+            long taken) {}
 
     private static ToDoLine line(Instant now, Given g) {
         OwnTimes own = OwnTimes.of(g.sitting(), g.different());
+        int allowed = g.sitting().settings.attempts() + (g.different() == null ? 0 : g.different().attempts);
+        int left = own.isOpen(now) ? (int) Math.max(0, allowed - g.taken()) : 0;
         return line(
                 g.sitting(),
                 own,
-                g.attempt(),
+                new Own(g.attempt(), stage(now, own, g.attempt(), g.handedIn() != null), allowed, left),
                 g.title(),
-                g.course(),
-                stage(now, own, g.attempt(), g.handedIn() != null));
+                g.course());
     }
+
+    /** How a student stands with it. */
+    private record Own(@Nullable UUID attempt, Stage stage, int allowed, int left) {}
 
     /** As it would stand for whoever may begin now. */
     static ToDoLine open(SittingRow sitting, OwnTimes own, String title) {
-        return line(sitting, own, null, title, "", Stage.OPEN);
+        int attempts = sitting.settings.attempts();
+        return line(sitting, own, new Own(null, Stage.OPEN, attempts, attempts), title, "");
     }
 
-    private static ToDoLine line(
-            SittingRow sitting, OwnTimes own, @Nullable UUID attempt, String title, String course, Stage stage) {
+    private static ToDoLine line(SittingRow sitting, OwnTimes own, Own how, String title, String course) {
         SittingSettings s = sitting.settings;
         return new ToDoLine(
                 sitting.id,
-                attempt,
+                how.attempt(),
                 title,
                 course,
                 own.opens(),
                 own.closes(),
                 own.ends().isAfter(own.closes()) ? own.ends() : null,
                 own.limit() == null ? null : (int) own.limit().toMinutes(),
-                stage,
+                how.stage(),
                 !s.code().isEmpty(),
-                new BeforeBeginning(s.wordsBefore(), s.goingBack(), s.mustAnswer(), s.leavingCounted(), s.practice()));
+                how.left(),
+                new BeforeBeginning(
+                        s.wordsBefore(),
+                        s.goingBack(),
+                        s.mustAnswer(),
+                        s.leavingCounted(),
+                        s.practice(),
+                        how.allowed(),
+                        s.changes(),
+                        s.fullScreen()));
     }
 
     private static Stage stage(Instant now, OwnTimes own, @Nullable UUID attempt, boolean in) {

@@ -4,7 +4,6 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -20,20 +19,15 @@ import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.JsonNodeFactory;
 
 /** What a teacher does about single attempts while a sitting runs, and how it is undone. */
 @Service
 class WhileItRuns {
-    private static final int MOST_MINUTES = 1_440;
-
     private final EntityManager entities;
     private final AtWork atWork;
     private final Attempts attempts;
     private final SettingAside settingAside;
-    private final BroughtIn broughtIn;
-    private final Drafts drafts;
+    private final TakingAgain again;
     private final Sittings sittings;
     private final Turns turns;
     private final Post post;
@@ -46,8 +40,7 @@ class WhileItRuns {
             AtWork atWork,
             Attempts attempts,
             SettingAside settingAside,
-            BroughtIn broughtIn,
-            Drafts drafts,
+            TakingAgain again,
             Sittings sittings,
             Turns turns,
             Post post,
@@ -58,8 +51,7 @@ class WhileItRuns {
         this.atWork = atWork;
         this.attempts = attempts;
         this.settingAside = settingAside;
-        this.broughtIn = broughtIn;
-        this.drafts = drafts;
+        this.again = again;
         this.sittings = sittings;
         this.turns = turns;
         this.post = post;
@@ -126,7 +118,7 @@ class WhileItRuns {
         turns.whole(attempt.assessment(), () -> {
             attempts.hold(List.of(id));
             Attempt now = attempts.require(id);
-            requireNotHandedBack(now);
+            again.requireNotHandedBack(now);
             settingAside.aside(me, now, clock.instant());
             return id;
         });
@@ -146,8 +138,14 @@ class WhileItRuns {
             if (instead != null) {
                 attempts.hold(List.of(instead));
                 Attempt other = attempts.require(instead);
-                requireNotHandedBack(other);
+                again.requireNotHandedBack(other);
                 boolean goesOn = id.equals(atWork.require(instead).follows());
+                SittingRow sitting = sittings.require(now.sitting());
+                if (!goesOn && (other.isIn() || now.in()) && again.left(sitting, now.student()) > 0) {
+                    // It may be taken several times: this is one of them.
+                    settingAside.back(id, clock.instant());
+                    return id;
+                }
                 if (!goesOn || other.isIn()) {
                     throw Refused.conflict(
                             "begun-anew",
@@ -162,50 +160,6 @@ class WhileItRuns {
         say(fate.assessment());
     }
 
-    /**
-     * Opens an attempt again that is handed in, with everything that it says; it is kept as it was handed in, and undone
-     * by putting it back.
-     *
-     * @return the attempt that goes on
-     */
-    UUID reopen(Me me, UUID id, int minutes) {
-        access.require(me, Access.Action.WORK_ON_ATTEMPT, id);
-        if (minutes < 1 || minutes > MOST_MINUTES) {
-            throw Refused.invalid("minutes", "Give from 1 to 1,440 minutes.");
-        }
-        Attempt attempt = attempts.require(id);
-        UUID again = turns.whole(attempt.assessment(), () -> {
-            attempts.hold(List.of(id));
-            Attempt was = attempts.require(id);
-            if (!was.isIn()) {
-                throw Refused.conflict("not-in", was.name() + " is at work. Give more time instead.");
-            }
-            if (was.way() != Attempt.Way.SCREEN) {
-                throw Refused.conflict(
-                        "not-on-screen", "Only what was answered on screen can be opened again on screen.");
-            }
-            requireNotHandedBack(was);
-            Instant now = clock.instant();
-            Map<String, JsonNode> said = new LinkedHashMap<>(attempts.responsesOf(id));
-            Map<String, Drafts.Draft> before = drafts.of(id);
-            UUID next = settingAside.again(me, was, now.plus(Duration.ofMinutes(minutes)), now);
-            // What they took back before handing in stays taken back.
-            before.keySet().forEach(i -> said.putIfAbsent(i, JsonNodeFactory.instance.stringNode("")));
-            drafts.carry(was.school(), next, said, before, now);
-            return next;
-        });
-        say(attempt.assessment());
-        return again;
-    }
-
-    private void requireNotHandedBack(Attempt attempt) {
-        if (broughtIn.stands(List.of(attempt.id())).values().stream().anyMatch(BroughtIn.OtherAnswers::handedBack)) {
-            throw Refused.conflict(
-                    "handed-back",
-                    attempt.name() + " has the result already, so this attempt stays as it is. Nothing was changed.");
-        }
-    }
-
     /** Writes to those who could begin and have not. @return how many letters are asked for */
     @Transactional
     int remind(Me me, UUID sitting) {
@@ -218,9 +172,9 @@ class WhileItRuns {
         Map<UUID, DifferentRow> different = sittings.differentIn(sitting);
         List<UUID> missing = entities
                 .createQuery("""
-                        select e.student from Enrolment e where e.section = :section and not exists (
+                        select e.student from Expected e where e.sitting = :sitting and not exists (
                           select 1 from AttemptRow x where x.assessment = :assessment and x.student = e.student)""", UUID.class)
-                .setParameter("section", row.section)
+                .setParameter("sitting", sitting)
                 .setParameter("assessment", row.assessment)
                 .getResultList()
                 .stream()

@@ -13,6 +13,7 @@ import java.util.Random;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
+import org.scholion.server.collect.BeginningToTake;
 import org.scholion.server.collect.BringingIn;
 import org.scholion.server.collect.DifferentForSome;
 import org.scholion.server.collect.SittingSettings;
@@ -45,6 +46,7 @@ class Demo implements ApplicationRunner {
     private final Sittings sittings;
     private final DifferentForSome different;
     private final Taking taking;
+    private final BeginningToTake beginning;
     private final BringingIn bringingIn;
     private final Settling settling;
     private final Readings readings;
@@ -64,6 +66,7 @@ class Demo implements ApplicationRunner {
             Sittings sittings,
             DifferentForSome different,
             Taking taking,
+            BeginningToTake beginning,
             BringingIn bringingIn,
             Settling settling,
             Readings readings,
@@ -78,6 +81,7 @@ class Demo implements ApplicationRunner {
         this.sittings = sittings;
         this.different = different;
         this.taking = taking;
+        this.beginning = beginning;
         this.bringingIn = bringingIn;
         this.settling = settling;
         this.readings = readings;
@@ -210,7 +214,10 @@ class Demo implements ApplicationRunner {
                             "Charts and dividers on the table. Bearings to the degree, distances to a tenth of a mile.",
                             "Thank you. Put the charts back in their drawer.",
                             "TIDE4821",
-                            SittingSettings.Practising.NONE));
+                            SittingSettings.Practising.NONE,
+                            1,
+                            false,
+                            true));
             different(school, sitting, rest.get(3), 150, null, null, "Extra time, as agreed with the parents");
             different(
                     school,
@@ -258,7 +265,10 @@ class Demo implements ApplicationRunner {
                                 "A practice: look at each answer, and try again as often as you like.",
                                 "",
                                 "",
-                                SittingSettings.Practising.AGAIN)));
+                                SittingSettings.Practising.AGAIN,
+                                3,
+                                false,
+                                false)));
         sit(school, id, "weather", "C", at, 8);
     }
 
@@ -306,7 +316,7 @@ class Demo implements ApplicationRunner {
         Map<String, Object> said = new DemoAnswers(DemoSchool.read(name), how.get(name), random).of(ability);
         forget();
         Instant[] at = {from};
-        clock.at(from, () -> taking.begin(student, sitting(student, assessment), null));
+        clock.at(from, () -> beginning.begin(student, sitting(student, assessment), null));
         UUID attempt = attempt(student, assessment);
         DemoPaper paper = new DemoPaper(DemoSchool.read(name), taking.paper(student, attempt));
         int n = 0;
@@ -329,8 +339,8 @@ class Demo implements ApplicationRunner {
 
     private UUID sitting(Me student, UUID assessment) {
         return entities.createQuery("""
-                        select s.id from SittingRow s join Enrolment e on e.section = s.section
-                        where s.assessment = :assessment and e.student = :student""", UUID.class)
+                        select e.sitting from Expected e
+                        where e.assessment = :assessment and e.student = :student""", UUID.class)
                 .setParameter("assessment", assessment)
                 .setParameter("student", student.id())
                 .getSingleResult();

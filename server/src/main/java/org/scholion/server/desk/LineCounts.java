@@ -21,10 +21,10 @@ class LineCounts {
     /** The papers of one's courses and the sections that they are given to; a paper that is given to none is there, too. */
     private static final String GIVEN = """
             select a.id, a.title, s.id, s.section, sec.name, s.opensAt, s.closesAt,
-                   cast((select count(*) from Enrolment e where e.section = s.section) as Integer),
-                   cast((select count(*) from Enrolment e where e.section = s.section and not exists (
-                     select 1 from Enrolment o join SittingRow g on g.section = o.section
-                     where o.student = e.student and g.assessment = a.id and o.section < e.section)) as Integer)
+                   cast((select count(*) from Expected e where e.sitting = s.id) as Integer),
+                   cast((select count(*) from Expected e where e.sitting = s.id and not exists (
+                     select 1 from Expected o where o.student = e.student and o.assessment = a.id
+                       and o.section < e.section)) as Integer)
             from AssessmentRow a join CourseTeacher t on t.course = a.course and t.person = :me
             left join SittingRow s on s.assessment = a.id left join Section sec on sec.id = s.section
             where %s order by a.madeAt desc, sec.name""";

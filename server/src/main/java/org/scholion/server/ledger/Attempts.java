@@ -310,23 +310,40 @@ public class Attempts {
                 .isEmpty();
     }
 
-    /** A student's attempt in a sitting. */
+    /** How often a student has taken an assessment in a section, or takes it; what was set aside does not count. */
+    @Transactional(readOnly = true)
+    public int taken(UUID assessment, UUID section, UUID student) {
+        return entities.createQuery(
+                        "select count(*) from AttemptRow x where x.assessment = :assessment and x.section = :section"
+                                + " and x.student = :student",
+                        Long.class)
+                .setParameter("assessment", assessment)
+                .setParameter("section", section)
+                .setParameter("student", student)
+                .getSingleResult()
+                .intValue();
+    }
+
+    /** A student's last attempt in a sitting. */
     @Transactional(readOnly = true)
     public Optional<UUID> find(UUID sitting, UUID student) {
         return entities.createQuery(
-                        "select x.id from AttemptRow x where x.sitting = :sitting and x.student = :student", UUID.class)
+                        "select x.id from AttemptRow x where x.sitting = :sitting and x.student = :student"
+                                + " order by x.number desc",
+                        UUID.class)
                 .setParameter("sitting", sitting)
                 .setParameter("student", student)
+                .setMaxResults(1)
                 .getResultStream()
                 .findFirst();
     }
 
-    /** A student's attempt at an assessment in a section, whichever sitting it was begun in. */
+    /** A student's last attempt at an assessment in a section, whichever sitting it was begun in. */
     @Transactional(readOnly = true)
     public Optional<UUID> find(UUID assessment, UUID section, UUID student) {
         return entities.createQuery(
                         "select id from AttemptRow where assessment = :assessment and section = :section"
-                                + " and student = :student order by number desc",
+                                + " and student = :student order by id desc",
                         UUID.class)
                 .setParameter("assessment", assessment)
                 .setParameter("section", section)

@@ -58,6 +58,7 @@ public class SettingAside {
             UUID sitting,
             UUID student,
             boolean aside,
+            boolean in,
             @Nullable UUID goesOnIn) {}
 
     @Transactional(readOnly = true)
@@ -74,7 +75,7 @@ public class SettingAside {
                 .getResultStream()
                 .findFirst()
                 .orElse(null);
-        return new Fate(one.assessment, one.sitting, one.student, one.setAsideAt != null, next);
+        return new Fate(one.assessment, one.sitting, one.student, one.setAsideAt != null, one.handedInAt != null, next);
     }
 
     /** Sets an attempt aside that the transaction holds, in a turn of the whole; the others stand as if it were not. */
@@ -138,10 +139,11 @@ public class SettingAside {
      * Opens an attempt again: it is set aside as it was handed in, and another one goes on with its order, its draw and
      * its time. What it says is for the caller to carry over.
      *
-     * @param until until when it may go on in any case
+     * @param due until when it may go on
+     * @param moreUntil until when in any case, whatever becomes of the times; null where nobody gave it more
      */
     @Transactional(propagation = Propagation.MANDATORY)
-    public UUID again(Me me, Attempt attempt, Instant until, Instant now) {
+    public UUID again(Me me, Attempt attempt, Instant due, @Nullable Instant moreUntil, Instant now) {
         AttemptRow was = entities.find(AttemptRow.class, attempt.id());
         AttemptRow row = new AttemptRow();
         row.id = ids.next();
@@ -154,8 +156,8 @@ public class SettingAside {
         row.edition = was.edition;
         row.way = was.way;
         row.startedAt = was.startedAt;
-        row.dueAt = until;
-        row.moreUntil = until;
+        row.dueAt = due;
+        row.moreUntil = moreUntil;
         row.leftOut = was.leftOut;
         row.daysLate = "0";
         row.follows = was.id;

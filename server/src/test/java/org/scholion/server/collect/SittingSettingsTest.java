@@ -20,7 +20,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** Each setting of a sitting acts, and nothing that a page does not send goes past it. */
 @ExtendWith(Scholion.class)
 class SittingSettingsTest {
-    private static Map<String, Object> usual() {
+    static Map<String, Object> usual() {
         Map<String, Object> settings = new HashMap<>();
         settings.put("asking", "ONE");
         settings.put("goingBack", true);
@@ -30,10 +30,13 @@ class SittingSettingsTest {
         settings.put("wordsAfter", "");
         settings.put("code", "");
         settings.put("practice", "NONE");
+        settings.put("attempts", 1);
+        settings.put("changes", false);
+        settings.put("fullScreen", false);
         return settings;
     }
 
-    private static Visitor.Reply set(Lesson lesson, String what, Object value) {
+    static Visitor.Reply set(Lesson lesson, String what, Object value) {
         Map<String, Object> settings = usual();
         settings.put(what, value);
         return lesson.teacher.put("/api/sittings/" + lesson.sitting() + "/settings", settings);
