@@ -48,6 +48,7 @@ const SchoolRecord = staff("SchoolRecord");
 // What only some pages need comes when it is needed, so that the first page is there at once.
 const Key = lazy(() => import("./stops/key/Key").then((m) => ({ default: m.Key })));
 const Bank = lazy(() => import("./places/bank/Bank").then((m) => ({ default: m.Bank })));
+const ComeIn = lazy(() => import("./places/person/ComeIn").then((m) => ({ default: m.ComeIn })));
 const Receipt = lazy(() => import("./places/receipt/Receipt").then((m) => ({ default: m.Receipt })));
 const Mailbox = lazy(() => import("./places/person/Mailbox").then((m) => ({ default: m.Mailbox })));
 const StandardsIn = lazy(() =>
@@ -127,7 +128,7 @@ const ADMIN = [
 function routes(session: Schemas["Session"]) {
   const [home, children] =
     session.role === "STUDENT"
-      ? ["/todo", STUDENT]
+      ? ["/todo", session.way === null ? STUDENT : STUDENT.filter((page) => !page.path.startsWith("results"))]
       : session.role === "ADMIN"
         ? ["/people", ADMIN]
         : ["/desk", STAFF];
@@ -143,7 +144,7 @@ function routes(session: Schemas["Session"]) {
       children: [
         { index: true, element: <Navigate to={home} replace /> },
         ...children,
-        { path: "account", element: <Account session={session} /> },
+        ...(session.way === null ? [{ path: "account", element: <Account session={session} /> }] : []),
         { path: "*", element: <NotHere /> },
       ],
     },
@@ -165,6 +166,9 @@ export function App() {
         // A link lets in whom it names, whoever is signed in here.
         if (location.pathname === "/enter") {
           return <Enter />;
+        }
+        if (location.pathname.startsWith("/s/")) {
+          return later(<ComeIn session={who} />);
         }
         if (location.pathname === "/begin" && !who.hasSchool) {
           return <Begin />;

@@ -30,7 +30,12 @@ const ADMIN: [string, string][] = [
 
 /** The band on top, for every signed-in person. */
 export function Frame({ session }: { session: Schemas["Session"] }) {
-  const places = session.role === "STUDENT" ? STUDENT : session.role === "ADMIN" ? ADMIN : STAFF;
+  const places =
+    session.role === "STUDENT"
+      ? STUDENT.filter(([, to]) => session.way === null || to === "/todo")
+      : session.role === "ADMIN"
+        ? ADMIN
+        : STAFF;
   return (
     <div className="flex min-h-screen flex-col">
       {/* Above the band, not over it: what it covered could not be hit. */}
@@ -98,9 +103,11 @@ function PersonMenu({ session }: { session: Schemas["Session"] }) {
           {session.name}
           <span className="block text-small text-soft">{session.school}</span>
         </DropdownMenu.Label>
-        <DropdownMenu.Item asChild className={LINE}>
-          <NavLink to="/account">{t("Your account")}</NavLink>
-        </DropdownMenu.Item>
+        {session.way === null && (
+          <DropdownMenu.Item asChild className={LINE}>
+            <NavLink to="/account">{t("Your account")}</NavLink>
+          </DropdownMenu.Item>
+        )}
         <DropdownMenu.Item
           onSelect={() => setTimeout(() => document.dispatchEvent(new Event(SHOW_SHORTCUTS)))}
           className={LINE}

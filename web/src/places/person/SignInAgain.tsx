@@ -5,6 +5,7 @@ import { connection, useConnection } from "../../api/connection";
 import { TextButton } from "../../parts/Button";
 import { t } from "../../text";
 import { SignInForm } from "./SignInForm";
+import { SlipForm } from "./SlipForm";
 
 /** Over whatever page it is: whose session has ended signs in again and goes on exactly there. */
 export function SignInAgain({ session }: { session: Schemas["Session"] }) {
@@ -40,12 +41,17 @@ function Again({ session }: { session: Schemas["Session"] }) {
     window.dispatchEvent(new Event("online"));
     void client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== "session" });
   };
+  const leave = <TextButton onClick={() => location.assign("/")}>{t("Leave this page")}</TextButton>;
   return (
     <>
       <p className="mb-4">{t("This page is open for {{name}}.", { name: session.name })}</p>
-      <SignInForm onEnter={enter}>
-        <TextButton onClick={() => location.assign("/")}>{t("Leave this page")}</TextButton>
-      </SignInForm>
+      {session.way ? (
+        <SlipForm way={session.way} onEnter={enter}>
+          {leave}
+        </SlipForm>
+      ) : (
+        <SignInForm onEnter={enter}>{leave}</SignInForm>
+      )}
     </>
   );
 }

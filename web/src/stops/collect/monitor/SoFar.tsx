@@ -3,6 +3,7 @@ import { useState } from "react";
 import { api, ok } from "../../../api/client";
 import { TextButton } from "../../../parts/Button";
 import { Mark } from "../../../parts/Mark";
+import { OnWall } from "../../../parts/OnWall";
 import { MarginPart } from "../../../parts/Sheet";
 import { t } from "../../../text";
 import type { View } from "./useRunning";
@@ -85,29 +86,14 @@ export function SoFar({ assessment, view: monitor }: { assessment: string; view:
         </>
       )}
       {wall && view && (
-        <div
-          role="dialog"
-          aria-modal="true"
-          aria-label={t("Answers for the wall")}
-          data-state="open"
-          className="fixed inset-0 z-30 overflow-y-auto bg-sheet p-8"
-          onKeyDown={(e) => e.key === "Escape" && setWall(false)}
+        <OnWall
+          label={t("Answers for the wall")}
+          head={<span>{t("{{count}} students have answered", { count: view.answered })}</span>}
+          onClose={() => setWall(false)}
         >
-          <div className="mx-auto max-w-5xl">
-            <p className="flex items-baseline gap-4 text-soft">
-              <span>{t("{{count}} students have answered", { count: view.answered })}</span>
-              <TextButton
-                ref={(button) => button?.focus()}
-                className="ml-auto"
-                onClick={() => setWall(false)}
-              >
-                {t("Close")}
-              </TextButton>
-            </p>
-            <h2 className="my-4 font-script text-[2rem] leading-snug">{view.prompt}</h2>
-            {bars(view.groups.length, true)}
-          </div>
-        </div>
+          <h2 className="my-4 font-script text-[2rem] leading-snug">{view.prompt}</h2>
+          {bars(view.groups.length, true)}
+        </OnWall>
       )}
     </MarginPart>
   );

@@ -96,7 +96,7 @@ function Giving({
             <WhoHasIt section={students} draft={draft} onChange={setDraft} />
           </>
         }
-        link={null}
+        way={null}
       />
     </Sheet>
   );

@@ -1,21 +1,13 @@
 import type { ReactNode } from "react";
-import { TextButton } from "../../../parts/Button";
 import { Area } from "../../../parts/Field";
 import { t } from "../../../text";
 import { zone } from "../../../text/zone";
 import { paperAfterInWords } from "../PaperAfter";
 import { Box, Group, Pick } from "./boxes";
-import {
-  codeOnBoard,
-  fitting,
-  isOdd,
-  newCode,
-  type PaperAfter,
-  type Settings,
-  type SittingDraft,
-} from "./draft";
+import { fitting, isOdd, type PaperAfter, type Settings, type SittingDraft } from "./draft";
 import { SeenTable } from "./SeenTable";
 import { TakenAgain } from "./TakenAgain";
+import { WaysToIt } from "./WaysToIt";
 
 const yesNo = (yes: string, no: string): ["yes" | "no", string][] => [
   ["yes", t(yes)],
@@ -27,14 +19,16 @@ export function SittingFields({
   draft,
   onChange,
   who,
-  link,
+  way,
+  slips,
 }: {
   draft: SittingDraft;
   onChange: (draft: SittingDraft) => void;
   /** To whom it is given, with its field where that is open. */
   who: ReactNode;
-  /** Where students find it; not known before it is given out. */
-  link: string | null;
+  /** The short word that leads to it; not known before it is given out. */
+  way: string | null;
+  slips?: Parameters<typeof WaysToIt>[0]["slips"];
 }) {
   const set = (more: Partial<SittingDraft>) => onChange({ ...draft, ...more });
   const settings = (more: Partial<Settings>) => set({ settings: fitting({ ...draft.settings, ...more }) });
@@ -84,18 +78,7 @@ export function SittingFields({
       </Group>
       <HowTaken draft={draft} onSettings={settings} onPaperAfter={(paperAfter) => set({ paperAfter })} />
       <SeenTable draft={draft} onChange={set} />
-      <Group title={t("Ways to it")}>
-        <p>{t("Students find it under To do.")}</p>
-        {link && (
-          <p className="w-full min-w-0 wrap-anywhere">
-            {t("The link for students of the section:")}{" "}
-            <a href={link} className="underline">
-              {link}
-            </a>
-          </p>
-        )}
-        <Code code={draft.settings.code} onChange={(code) => settings({ code })} />
-      </Group>
+      <WaysToIt draft={draft} onChange={onChange} way={way} {...(slips ? { slips } : {})} />
       <Group title={t("Words before and after")}>
         <Area
           className="w-full"
@@ -188,30 +171,5 @@ function HowTaken({
         onChange={onPaperAfter}
       />
     </Group>
-  );
-}
-
-function Code({ code, onChange }: { code: string; onChange: (code: string) => void }) {
-  return (
-    <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1">
-      <Box
-        label={t("Code for the board")}
-        value={code}
-        className="w-36 uppercase"
-        autoComplete="off"
-        spellCheck={false}
-        onChange={(e) => onChange(e.target.value)}
-      />
-      {code ? (
-        <>
-          <strong className="font-script text-title tracking-widest">
-            {codeOnBoard(code.toUpperCase())}
-          </strong>
-          <TextButton onClick={() => onChange("")}>{t("No code")}</TextButton>
-        </>
-      ) : (
-        <TextButton onClick={() => onChange(newCode())}>{t("Make a code")}</TextButton>
-      )}
-    </div>
   );
 }

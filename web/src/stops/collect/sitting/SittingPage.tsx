@@ -11,8 +11,10 @@ import { DifferentForSome } from "./DifferentForSome";
 import { isWhole, type SittingDraft } from "./draft";
 import { KeptAs } from "./KeptAs";
 import { SittingFields } from "./SittingFields";
+import { SlipsToCut } from "./SlipsToCut";
 import { ToScale } from "./ToScale";
 import { type SittingView, standsOf, useSitting, useSittingChanges, useTimesEffect } from "./useSitting";
+import { useSlips } from "./useSlips";
 import { useTypedDraft } from "./useTypedDraft";
 import { WhoHasIt } from "./WhoHasIt";
 
@@ -32,6 +34,10 @@ function Given({ view }: { view: SittingView }) {
   const changes = useSittingChanges(view);
   const changed = !same(draft, stands);
   const [sure, setSure] = useState(false);
+  const slips = useSlips(view);
+  if (slips.make.data) {
+    return <SlipsToCut made={slips.make.data} onClose={() => slips.make.reset()} />;
+  }
   return (
     <Sheet
       margin={
@@ -112,7 +118,14 @@ function Given({ view }: { view: SittingView }) {
             <WhoHasIt section={view.section} draft={draft} onChange={setDraft} />
           </>
         }
-        link={`${location.origin}/todo/${view.sitting.id}`}
+        way={view.sitting.way}
+        slips={{
+          held: view.slips,
+          onMake: () => slips.make.mutate(),
+          onEnd: () => slips.end.mutate(),
+          isPending: slips.make.isPending || slips.end.isPending,
+          error: slips.make.error ?? slips.end.error,
+        }}
       />
     </Sheet>
   );

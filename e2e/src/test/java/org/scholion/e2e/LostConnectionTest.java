@@ -97,7 +97,10 @@ class LostConnectionTest {
     void a_page_whose_session_has_ended_while_there_was_no_connection_stays_as_it_was(
             Scholion.Running school, JdbcClient db) {
         try (Browser halvard = new Browser(school.address(), 1280, 800)) {
-            halvard.signIn("Halvard Quist").sees("piles are waiting").offline(true).sees("No connection.");
+            halvard.signIn("Halvard Quist")
+                    .sees("piles are waiting")
+                    .offline(true)
+                    .sees("No connection.");
             db.sql("delete from sign_in where person_id = (select id from person where username = 'halvard.quist')")
                     .update();
             halvard.offline(false).sees("Sign in again");

@@ -170,12 +170,33 @@ public class Access {
 
     public boolean may(Me me, Action action, UUID object) {
         return action.roles.contains(me.role())
+                && isWithin(me, action, object)
                 && !entities.createQuery(action.rule, Integer.class)
                         .setParameter("id", object)
                         .setParameter("me", me.id())
                         .setMaxResults(1)
                         .getResultList()
                         .isEmpty();
+    }
+
+    /** Who came in to one sitting has that, and what they said to its paper; nothing else of theirs. */
+    private boolean isWithin(Me me, Action action, UUID object) {
+        UUID only = me.only();
+        if (only == null) {
+            return true;
+        }
+        return switch (action) {
+            case SIT -> object.equals(only);
+            case TAKE, SEE_ATTEMPT ->
+                isAny(entities.createQuery(
+                                "select 1 from AnyAttempt x join SittingRow s on s.assessment = x.assessment"
+                                        + " where x.id = :id and s.id = :only",
+                                Integer.class)
+                        .setParameter("id", object)
+                        .setParameter("only", only)
+                        .setMaxResults(1));
+            default -> false;
+        };
     }
 
     /** Who may see a file: whoever put it in, and whoever may see a key, an item or a paper that has it. */
@@ -220,7 +241,7 @@ public class Access {
      */
     public void requireFile(Me me, String file) {
         boolean may = me.is(Me.Role.STUDENT)
-                ? isAny(ofPaper(me, file)) || isAny(ofResult(me, file))
+                ? isAny(ofPaper(me, file)) || me.only() == null && isAny(ofResult(me, file))
                 : isAny(query(FILE_OF_STAFF, me)
                         .setParameter("school", me.school())
                         .setParameter("file", file));

@@ -29,15 +29,23 @@ public class DifferentForSome {
     private final EntityManager entities;
     private final Sittings sittings;
     private final WhoHasIt who;
+    private final SittingSlips slips;
     private final AtWork atWork;
     private final Access access;
     private final Clock clock;
 
     DifferentForSome(
-            EntityManager entities, Sittings sittings, WhoHasIt who, AtWork atWork, Access access, Clock clock) {
+            EntityManager entities,
+            Sittings sittings,
+            WhoHasIt who,
+            SittingSlips slips,
+            AtWork atWork,
+            Access access,
+            Clock clock) {
         this.entities = entities;
         this.sittings = sittings;
         this.who = who;
+        this.slips = slips;
         this.atWork = atWork;
         this.access = access;
         this.clock = clock;
@@ -95,6 +103,7 @@ public class DifferentForSome {
      *
      * @param students who has it; {@code section} is all of its section
      * @param working how many are at work just now
+     * @param slips how many codes on slips let somebody in
      * @param begun whether anybody has begun, so that it cannot be withdrawn any more
      */
     public record SittingView(
@@ -105,7 +114,8 @@ public class DifferentForSome {
             List<WhoHasIt.SittingStudent> section,
             List<DifferentLine> different,
             int working,
-            boolean begun) {}
+            boolean begun,
+            int slips) {}
 
     @Transactional(readOnly = true)
     SittingView of(Me me, UUID sitting) {
@@ -131,7 +141,8 @@ public class DifferentForSome {
                 row.chosen ? who.ofSection(row.section) : students,
                 lines,
                 atWork.in(row.id).size(),
-                sittings.isBegun(row.id));
+                sittings.isBegun(row.id),
+                slips.held(row.id));
     }
 
     private static DifferentLine line(SittingRow row, WhoHasIt.SittingStudent student, DifferentRow own) {

@@ -21,6 +21,9 @@ class SittingRow {
     @Column(name = "school_id")
     UUID school;
 
+    /** The short word that leads to it. */
+    String way;
+
     @Column(name = "assessment_id")
     UUID assessment;
 

@@ -20,6 +20,7 @@ import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.AtWork;
 import org.scholion.server.ledger.Attempts;
+import org.scholion.server.person.SlipCode;
 import org.scholion.server.platform.Events;
 import org.scholion.server.platform.Ids;
 import org.scholion.server.platform.Me;
@@ -123,7 +124,8 @@ public class Sittings {
             @Nullable Instant lateUntil,
             SittingSettings settings,
             SeenWhen seen,
-            boolean chosen) {}
+            boolean chosen,
+            String way) {}
 
     /** Gives out: freezes the first edition when there is none, and opens a sitting for the section. */
     @Transactional
@@ -171,6 +173,7 @@ public class Sittings {
         SittingRow row = new SittingRow();
         row.id = ids.next();
         row.school = me.school();
+        row.way = SlipCode.random().signs();
         row.assessment = assessment;
         row.section = wanted.section();
         row.opensAt = wanted.opens();
@@ -507,6 +510,7 @@ public class Sittings {
                 row.lateUntil,
                 row.settings,
                 row.seen,
-                row.chosen);
+                row.chosen,
+                row.way);
     }
 }

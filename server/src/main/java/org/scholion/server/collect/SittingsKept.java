@@ -34,6 +34,7 @@ class SittingsKept implements KeptOfStudent {
                 "delete from ChosenStudent c where c.student = :from and exists ("
                         + "select 1 from ChosenStudent o where o.sitting = c.sitting and o.student = :to)",
                 "update ChosenStudent c set c.student = :to where c.student = :from",
+                "delete from SittingSlip s where s.student = :from and s.student <> :to",
                 "update TeacherLine l set l.student = :to where l.student = :from")) {
             var query = entities.createQuery(change).setParameter("from", from);
             query.setParameter("to", to).executeUpdate();

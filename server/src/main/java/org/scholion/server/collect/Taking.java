@@ -338,6 +338,9 @@ public class Taking {
     public SavedAnswer answer(Me me, UUID attemptId, String itemId, AnswerChange change) {
         Known known = known(attemptId);
         access.requireOwn(me, known.student());
+        if (me.only() != null) {
+            access.require(me, Access.Action.TAKE, attemptId);
+        }
         JsonNode kept = kept(known.order(), known.item(itemId), change.answer());
         Instant now = clock.instant();
         Optional<Long> place = drafts.append(

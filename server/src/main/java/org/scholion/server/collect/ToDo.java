@@ -67,7 +67,9 @@ class ToDo {
 
     @Transactional(readOnly = true)
     List<ToDoLine> of(Me me) {
-        return of(me.id());
+        return of(me.id()).stream()
+                .filter(line -> me.only() == null || me.only().equals(line.sitting()))
+                .toList();
     }
 
     @Transactional(readOnly = true)
@@ -83,7 +85,7 @@ class ToDo {
                         left join AttemptRow x on x.assessment = s.assessment and x.section = s.section and x.student = :me
                           and not exists (select 1 from AttemptRow y where y.assessment = s.assessment
                             and y.section = s.section and y.student = :me and y.id > x.id)
-                        where s.endsAt > :since or x.handedInAt is null
+                        where (s.endsAt > :since or x.handedInAt is null) and (s.broughtIn is null or x.id is not null)
                         order by s.closesAt""", Given.class)
                 .setParameter("me", student)
                 .setParameter("since", now.minusSeconds(14 * 86_400))

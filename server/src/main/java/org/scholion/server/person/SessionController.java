@@ -34,6 +34,7 @@ class SessionController {
     private final Schools schools;
     private final WaysIn waysIn;
     private final Beginning beginning;
+    private final SittingEntry entry;
     private final boolean demo;
 
     SessionController(
@@ -43,6 +44,7 @@ class SessionController {
             Schools schools,
             WaysIn waysIn,
             Beginning beginning,
+            SittingEntry entry,
             @Value("${scholion.demo}") boolean demo) {
         this.signIn = signIn;
         this.signedIn = signedIn;
@@ -50,6 +52,7 @@ class SessionController {
         this.schools = schools;
         this.waysIn = waysIn;
         this.beginning = beginning;
+        this.entry = entry;
         this.demo = demo;
     }
 
@@ -63,6 +66,13 @@ class SessionController {
 
     record WordAndPassword(String word, String password) {}
 
+    /**
+     * @param way the short word of a sitting
+     * @param who the student's number or sign-in name
+     * @param code from their slip
+     */
+    record SittingSlipTyped(String way, String who, String code) {}
+
     record DemoChoice(UUID person) {}
 
     /**
@@ -71,6 +81,7 @@ class SessionController {
      * @param zone the school's zone, such as {@code Europe/London}: all times are told in it
      * @param sign one to three letters that stand for the school; may be empty
      * @param accent the colour of its students' pages; may be empty
+     * @param way the short word of the sitting to which alone somebody came in; null for all that is theirs
      * @param hasSchool whether there is a school at all to sign in to
      */
     record Session(
@@ -82,17 +93,27 @@ class SessionController {
             String sign,
             String accent,
             boolean hasSchool,
-            boolean demo) {}
+            boolean demo,
+            @Nullable String way) {}
 
     @GetMapping("/session")
     Session session(@AuthenticationPrincipal @Nullable Me me) {
-        return me == null ? new Session(null, null, "", "", "", "", "", schools.isThereAny(), isDemo()) : of(me);
+        return me == null ? new Session(null, null, "", "", "", "", "", schools.isThereAny(), isDemo(), null) : of(me);
     }
 
     private Session of(Me me) {
         Schools.Look look = schools.look(me.school());
         return new Session(
-                me.id(), me.role(), me.name(), look.name(), look.zone(), look.sign(), look.accent(), true, isDemo());
+                me.id(),
+                me.role(),
+                me.name(),
+                look.name(),
+                look.zone(),
+                look.sign(),
+                look.accent(),
+                true,
+                isDemo(),
+                me.only() == null ? null : entry.wayOf(me.only()).orElse(""));
     }
 
     private boolean isDemo() {
@@ -114,6 +135,15 @@ class SessionController {
         String code = Lengths.atMost("code", given.code(), LONGEST_NAME);
         return signIn.choose(name, code, given.password(), request.getRemoteAddr())
                 .thenApply(me -> enter(me, request));
+    }
+
+    /** Comes in to one sitting with a code from a slip. */
+    @PostMapping("/session/slip")
+    CompletableFuture<ResponseEntity<Session>> comeIn(@RequestBody SittingSlipTyped given, HttpServletRequest request) {
+        String way = Lengths.atMost("way", given.way(), LONGEST_NAME);
+        String who = Lengths.atMost("who", given.who(), LONGEST_NAME);
+        String code = Lengths.atMost("code", given.code(), LONGEST_NAME);
+        return signIn.slip(entry, way, who, code, request.getRemoteAddr()).thenApply(me -> enter(me, request));
     }
 
     /** Whom a link is for. */
@@ -140,7 +170,7 @@ class SessionController {
             @AuthenticationPrincipal @Nullable Me me,
             @RequestParam(defaultValue = "false") boolean everywhere,
             HttpServletRequest request) {
-        if (everywhere && me != null) {
+        if (everywhere && me != null && me.only() == null) {
             signedIn.endAll(me.id(), null);
         }
         if (me != null) {

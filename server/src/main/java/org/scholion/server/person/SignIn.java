@@ -89,6 +89,22 @@ class SignIn {
         });
     }
 
+    /** Lets into one sitting with a code from a slip; a wrong one waits as a wrong password does. */
+    CompletableFuture<Me> slip(SittingEntry entry, String way, String who, String code, String address) {
+        return inTurn(way + " " + who, address, key -> {
+            Me me = entry.enter(way, who, code).orElseThrow(() -> {
+                Watched.note(Watched.What.WRONG_PASSWORD, null, "slip");
+                return new Refused(
+                        HttpStatus.UNAUTHORIZED,
+                        "slip",
+                        "The number or the code is not right. Type both as they stand on your slip.",
+                        List.of());
+            });
+            forget(key.name(), key.address());
+            return me;
+        });
+    }
+
     private CompletableFuture<Me> inTurn(String username, String address, Function<SignInTry.Key, Me> work) {
         String name = username.strip().toLowerCase(Locale.ROOT);
         SignInTry.Key key = new SignInTry.Key(name, address);
@@ -114,8 +130,8 @@ class SignIn {
         return new Refused(
                 HttpStatus.TOO_MANY_REQUESTS,
                 "too-many",
-                "Too many wrong passwords under this name from here. Wait " + (wait.toSeconds() + 1)
-                        + " seconds and try again, or ask your school for a new password.",
+                "Too many wrong tries under this name from here. Wait " + (wait.toSeconds() + 1)
+                        + " seconds and try again, or ask your school for a new password or code.",
                 List.of());
     }
 

@@ -6,6 +6,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** Somebody's being signed in, in one browser. */
 @Entity
@@ -23,11 +24,17 @@ class SignInRow {
     @Column(name = "seen_at")
     Instant seenAt;
 
+    /** The sitting to which alone they came in; null for all that is theirs. */
+    @Column(name = "sitting_id")
+    @Nullable
+    UUID sitting;
+
     /** For Hibernate. */
     @SuppressWarnings("NullAway.Init")
     protected SignInRow() {}
 
-    SignInRow(byte[] token, UUID person, Instant now) {
+    SignInRow(byte[] token, UUID person, @Nullable UUID sitting, Instant now) {
+        this.sitting = sitting;
         this.token = token;
         this.person = person;
         this.madeAt = now;

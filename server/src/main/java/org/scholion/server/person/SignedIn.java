@@ -43,7 +43,7 @@ class SignedIn implements SecurityContextRepository, SignIns {
     private static final Duration FORGOTTEN = Duration.ofDays(31);
 
     private static final String FACTS = "select p.id, p.school, p.role, p.given, p.family, i.madeAt, i.seenAt,"
-            + " s.idleMinutes, s.sessionHours from SignInRow i join Person p on p.id = i.person"
+            + " s.idleMinutes, s.sessionHours, i.sitting from SignInRow i join Person p on p.id = i.person"
             + " join School s on s.id = p.school where p.disabledAt is null and i.token ";
 
     private final EntityManager entities;
@@ -110,7 +110,7 @@ class SignedIn implements SecurityContextRepository, SignIns {
                         seen(token, now);
                     }
                     context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
-                            f.me(), null, List.of(new SimpleGrantedAuthority("ROLE_" + f.role()))));
+                            f.me(), null, List.of(new SimpleGrantedAuthority(f.authority()))));
                 }));
         return context;
     }
@@ -151,7 +151,7 @@ class SignedIn implements SecurityContextRepository, SignIns {
             entities.createQuery("delete from SignInRow where madeAt < :old")
                     .setParameter("old", now.minus(FORGOTTEN))
                     .executeUpdate();
-            entities.persist(new SignInRow(token.hash(), me.id(), now));
+            entities.persist(new SignInRow(token.hash(), me.id(), me.only(), now));
         });
         return token.cookie(request);
     }
@@ -181,6 +181,20 @@ class SignedIn implements SecurityContextRepository, SignIns {
             entities.createQuery("delete from SignInRow where person = :person and token <> :kept")
                     .setParameter("person", person)
                     .setParameter("kept", kept)
+                    .executeUpdate();
+            ended.forEach(hash -> events.signedOut(HexFormat.of().formatHex(hash)));
+        });
+    }
+
+    @Override
+    public void endOf(UUID sitting) {
+        transaction.executeWithoutResult(t -> {
+            List<byte[]> ended = entities.createQuery(
+                            "select token from SignInRow where sitting = :sitting", byte[].class)
+                    .setParameter("sitting", sitting)
+                    .getResultList();
+            entities.createQuery("delete from SignInRow where sitting = :sitting")
+                    .setParameter("sitting", sitting)
                     .executeUpdate();
             ended.forEach(hash -> events.signedOut(HexFormat.of().formatHex(hash)));
         });

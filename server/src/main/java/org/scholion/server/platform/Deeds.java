@@ -34,6 +34,7 @@ public class Deeds {
         PERSON_ERASED,
         PEOPLE_MERGED,
         CODES_MADE,
+        SITTING_CODES_MADE,
         LINK_MADE,
         INVITED,
         PASSWORD_SET,

@@ -1,0 +1,47 @@
+package org.scholion.server.collect;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.IdClass;
+import jakarta.persistence.Table;
+import java.io.Serializable;
+import java.time.Instant;
+import java.util.UUID;
+
+/** A code on a slip that lets one student into one sitting. */
+@Entity
+@Table(name = "sitting_slip")
+@IdClass(SittingSlip.Key.class)
+class SittingSlip {
+    record Key(UUID sitting, UUID student) implements Serializable {}
+
+    @Id
+    @Column(name = "sitting_id")
+    UUID sitting;
+
+    @Id
+    @Column(name = "student_id")
+    UUID student;
+
+    @Column(name = "school_id")
+    UUID school;
+
+    /** What is kept of it, the SHA-256 of the student and the code. */
+    byte[] code;
+
+    @Column(name = "made_by")
+    UUID madeBy;
+
+    @Column(name = "made_at")
+    Instant madeAt;
+
+    @SuppressWarnings("NullAway.Init")
+    protected SittingSlip() {}
+
+    @SuppressWarnings("NullAway.Init")
+    SittingSlip(UUID sitting, UUID student) {
+        this.sitting = sitting;
+        this.student = student;
+    }
+}

@@ -1,0 +1,186 @@
+package org.scholion.server.collect;
+
+import jakarta.persistence.EntityManager;
+import java.security.MessageDigest;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.server.access.Access;
+import org.scholion.server.person.SittingEntry;
+import org.scholion.server.person.SlipCode;
+import org.scholion.server.platform.Deeds;
+import org.scholion.server.platform.Me;
+import org.scholion.server.platform.Refused;
+import org.scholion.server.platform.SignIns;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Slips that let students into one sitting without a password: a number, or sign-in name, and a code. Each code is for
+ * one student, holds while the sitting lasts, and ends when a new one is made.
+ */
+@Service
+class SittingSlips implements SittingEntry {
+    private final EntityManager entities;
+    private final Sittings sittings;
+    private final Access access;
+    private final Deeds deeds;
+    private final SignIns signIns;
+    private final Clock clock;
+
+    SittingSlips(EntityManager entities, Sittings sittings, Access access, Deeds deeds, SignIns signIns, Clock clock) {
+        this.entities = entities;
+        this.sittings = sittings;
+        this.access = access;
+        this.deeds = deeds;
+        this.signIns = signIns;
+        this.clock = clock;
+    }
+
+    /**
+     * What is printed for one student, to cut.
+     *
+     * @param number the school's; null for a student without one, who types the sign-in name
+     */
+    record SlipOfSitting(
+            UUID student,
+            String given,
+            String family,
+            @Nullable String number,
+            String username,
+            String code) {}
+
+    /** @param way the short word of the sitting */
+    record SlipsMade(String way, String title, Instant opens, Instant closes, List<SlipOfSitting> slips) {}
+
+    /** What a short word leads to. */
+    record WayTo(UUID sitting, String way, String school, String title, Instant opens, Instant closes) {}
+
+    private record Has(
+            UUID id, String given, String family, @Nullable String number, String username) {}
+
+    /** @param students null for everybody who has it */
+    @Transactional
+    SlipsMade make(Me me, UUID sittingId, @Nullable List<UUID> students) {
+        access.require(me, Access.Action.WORK_ON_SITTING, sittingId);
+        SittingRow sitting = sittings.held(sittingId);
+        Instant now = clock.instant();
+        if (!now.isBefore(sitting.endsAt)) {
+            throw Refused.conflict("closed", "This is closed, so no code would hold. Change its times first.");
+        }
+        List<Has> all = entities.createQuery("""
+                        select p.id, p.given, p.family, p.number, p.username from Expected x
+                        join Person p on p.id = x.student where x.sitting = :sitting and p.disabledAt is null
+                        order by p.family, p.given""", Has.class)
+                .setParameter("sitting", sittingId)
+                .getResultList();
+        Set<UUID> wanted = students == null ? null : new HashSet<>(students);
+        List<Has> some = all.stream()
+                .filter(h -> wanted == null || wanted.contains(h.id()))
+                .toList();
+        if (some.isEmpty() || wanted != null && some.size() < wanted.size()) {
+            throw Refused.invalid("students", "Choose students who have it.");
+        }
+        end(sittingId, some.stream().map(Has::id).toList());
+        List<SlipOfSitting> slips = new ArrayList<>();
+        for (Has h : some) {
+            SlipCode code = SlipCode.random();
+            SittingSlip row = new SittingSlip(sittingId, h.id());
+            row.school = sitting.school;
+            row.code = code.hash(h.id());
+            row.madeBy = me.id();
+            row.madeAt = now;
+            entities.persist(row);
+            slips.add(new SlipOfSitting(h.id(), h.given(), h.family(), h.number(), h.username(), code.printed()));
+        }
+        String title = title(sitting.assessment);
+        deeds.note(me, Deeds.What.SITTING_CODES_MADE, sittingId, title + ", " + slips.size());
+        return new SlipsMade(sitting.way, title, sitting.opensAt, sitting.closesAt, slips);
+    }
+
+    /** All codes of a sitting end, and whoever came in by one is out at once. */
+    @Transactional
+    void endAll(Me me, UUID sitting) {
+        access.require(me, Access.Action.WORK_ON_SITTING, sitting);
+        entities.createQuery("delete from SittingSlip s where s.sitting = :sitting")
+                .setParameter("sitting", sitting)
+                .executeUpdate();
+        signIns.endOf(sitting);
+    }
+
+    private void end(UUID sitting, List<UUID> students) {
+        entities.createQuery("delete from SittingSlip s where s.sitting = :sitting and s.student in (:students)")
+                .setParameter("sitting", sitting)
+                .setParameter("students", students)
+                .executeUpdate();
+    }
+
+    /** How many codes of a sitting hold. */
+    @Transactional(readOnly = true)
+    int held(UUID sitting) {
+        return entities.createQuery("select count(*) from SittingSlip s where s.sitting = :sitting", Long.class)
+                .setParameter("sitting", sitting)
+                .getSingleResult()
+                .intValue();
+    }
+
+    private String title(UUID assessment) {
+        return entities.createQuery("select a.title from AssessmentRow a where a.id = :id", String.class)
+                .setParameter("id", assessment)
+                .getSingleResult();
+    }
+
+    /** Where a short word leads: anybody who has it may know. */
+    @Transactional(readOnly = true)
+    WayTo look(String way) {
+        return entities.createQuery("""
+                        select s.id, s.way, c.name, a.title, s.opensAt, s.closesAt from SittingRow s
+                        join AssessmentRow a on a.id = s.assessment join School c on c.id = s.school
+                        where s.way = :way""", WayTo.class)
+                .setParameter("way", SlipCode.typed(way).signs())
+                .getResultStream()
+                .findFirst()
+                .orElseThrow(Refused::notFound);
+    }
+
+    private record Held(SittingSlip slip, UUID school, Me.Role role, String given, String family) {}
+
+    @Override
+    @Transactional(readOnly = true)
+    public Optional<Me> enter(String way, String who, String code) {
+        SlipCode typed = SlipCode.typed(code);
+        String name = who.strip();
+        if (!typed.isOne() || name.isEmpty()) {
+            return Optional.empty();
+        }
+        return entities.createQuery("""
+                        select l, p.school, p.role, p.given, p.family from SittingSlip l
+                        join SittingRow s on s.id = l.sitting join Expected x on x.sitting = s.id and x.student = l.student
+                        join Person p on p.id = l.student
+                        where s.way = :way and s.endsAt > :now and p.disabledAt is null
+                          and (p.number = :who or lower(p.username) = lower(:who))""", Held.class)
+                .setParameter("way", SlipCode.typed(way).signs())
+                .setParameter("who", name)
+                .setParameter("now", clock.instant())
+                .getResultStream()
+                .filter(h -> h.role() == Me.Role.STUDENT)
+                .filter(h -> MessageDigest.isEqual(h.slip().code, typed.hash(h.slip().student)))
+                .map(h -> new Me(h.slip().student, h.school(), h.role(), h.given(), h.family(), h.slip().sitting))
+                .findFirst();
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public Optional<String> wayOf(UUID sitting) {
+        return entities.createQuery("select s.way from SittingRow s where s.id = :id", String.class)
+                .setParameter("id", sitting)
+                .getResultStream()
+                .findFirst();
+    }
+}

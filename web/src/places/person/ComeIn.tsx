@@ -1,0 +1,84 @@
+import { useQuery } from "@tanstack/react-query";
+import { useEffect } from "react";
+import { api, ok, type Schemas } from "../../api/client";
+import { Empty, Loaded } from "../../parts/States";
+import { t } from "../../text";
+import { moment } from "../../text/figures";
+import { SlipForm } from "./SlipForm";
+
+type Way = Schemas["WayTo"];
+
+/** Where a short link leads: whoever is signed in goes on, others come in by a slip or sign in. */
+export function ComeIn({ session }: { session: Schemas["Session"] }) {
+  const way = decodeURIComponent(location.pathname.slice("/s/".length));
+  const query = useQuery({
+    queryKey: ["way", way],
+    retry: false,
+    queryFn: () => ok(api.GET("/api/ways/{way}", { params: { path: { way } } })),
+  });
+  return (
+    <main id="page" className="mx-auto max-w-md px-6 py-12">
+      {query.isError ? (
+        <Empty title={t("There is nothing under this link.")}>
+          {t("Type it as it stands on your slip or on the board, or ask your teacher.")}
+        </Empty>
+      ) : (
+        <Loaded query={query}>{(to) => <Door to={to} session={session} />}</Loaded>
+      )}
+    </main>
+  );
+}
+
+/** What a square code on a slip tells behind the #; nothing where it is damaged. */
+function typedOf(hash: string): { who: string; code: string } {
+  const [who = "", code = ""] = hash.slice(1).split(",");
+  try {
+    return { who: decodeURIComponent(who), code };
+  } catch {
+    return { who: "", code: "" };
+  }
+}
+
+function Door({ to, session }: { to: Way; session: Schemas["Session"] }) {
+  const own = `/todo/${to.sitting}`;
+  const typed = typedOf(location.hash);
+  // On a device that several use, whoever comes with a slip is asked, whoever else is signed in.
+  const goesOn = session.role === "STUDENT" && session.way === null && typed.who === "";
+  useEffect(() => {
+    if (goesOn) {
+      location.replace(own);
+    }
+  }, [goesOn, own]);
+  return (
+    <>
+      <p className="text-soft">{to.school}</p>
+      <h1 className="font-script text-title font-semibold">{to.title}</h1>
+      <p className="mt-1 mb-6 text-soft">
+        {t("open {{from}} to {{to}}", { from: moment(to.opens), to: moment(to.closes) })}
+      </p>
+      {session.role === "STUDENT" && (
+        <p className="mb-6 border-l-4 border-waiting bg-waiting-wash px-3 py-2">
+          {t("{{name}} is signed in here.", { name: session.name })}{" "}
+          <a className="underline" href={own}>
+            {t("That is me: go on")}
+          </a>
+        </p>
+      )}
+      {session.id !== null && session.role !== "STUDENT" ? (
+        <p>{t("You are signed in as {{name}}. This page is for students.", { name: session.name })}</p>
+      ) : (
+        <>
+          <SlipForm way={to.way} typed={typed} onEnter={() => location.assign(own)} />
+          {session.id === null && (
+            <p className="mt-6">
+              {t("If you have a password:")}{" "}
+              <a className="underline" href={own}>
+                {t("sign in with it")}
+              </a>
+            </p>
+          )}
+        </>
+      )}
+    </>
+  );
+}
