@@ -30,6 +30,8 @@ class AccessTest {
             "GET /api/demo/mail",
             "POST /api/demo/session",
             "POST /api/session/code",
+            "POST /api/session/slip",
+            "GET /api/ways/{way}",
             "POST /api/way-in",
             "POST /api/way-in/look",
             "POST /api/beginning");
@@ -149,6 +151,7 @@ class AccessTest {
         ids.put("answer", String.valueOf(ids.get("attempt")));
         ids.put("job", UUID.randomUUID().toString());
         ids.put("kind", "ASSESSMENT");
+        ids.put("way", "22222222");
         ids.put(
                 "code",
                 db.sql("select x.receipt from attempt x join person p on p.id = x.student_id"
@@ -336,6 +339,43 @@ class AccessTest {
                     .doesNotContain("\"accept\"")
                     .doesNotContain("Haddix");
         }
+    }
+
+    @Test
+    void who_came_in_by_a_slip_reaches_nothing_beside_that_sitting_not_even_what_is_their_own(
+            Scholion.Running school, JdbcClient db) {
+        Lesson lesson = Lesson.given(school, "In by a slip", "A");
+        JsonNode made = lesson.teacher
+                .post("/api/sittings/" + lesson.sitting() + "/slips", Map.of())
+                .ok();
+        JsonNode slip = made.get("slips").get(0);
+        Visitor student = school.anybody();
+        Map<String, String> typed = new HashMap<>();
+        typed.put("way", made.get("way").stringValue());
+        typed.put("who", slip.get("number").stringValue());
+        typed.put("code", slip.get("code").stringValue());
+        student.post("/api/session/slip", typed).ok();
+        Map<String, String> own = ids(db);
+        String me = "'" + slip.get("student").stringValue() + "' limit 1";
+        for (String of : List.of("attempt", "result")) {
+            own.put(
+                    of,
+                    db.sql("select id from " + of + " where student_id = " + me)
+                            .query(String.class)
+                            .single());
+        }
+        own.put(
+                "sitting",
+                db.sql("select sitting_id from attempt where student_id = " + me)
+                        .query(String.class)
+                        .single());
+        for (Endpoint endpoint : endpoints(school)) {
+            Visitor.Reply reply = call(student, endpoint, own);
+            if (!List.of("GET /api/student/todo", "POST /api/maths").contains(endpoint.toString())) {
+                assertThat(reply.status()).as("%s: %s", endpoint, reply.body()).isIn(403, 404);
+            }
+        }
+        assertThat(student.get("/api/student/todo").ok().size()).isEqualTo(1);
     }
 
     @Test
