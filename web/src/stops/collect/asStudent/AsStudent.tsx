@@ -14,7 +14,8 @@ import { useHeader, useWhere } from "../../Assessment";
 import { Pick } from "../sitting/boxes";
 import { useSitting } from "../sitting/useSitting";
 import { seenInWords } from "./seenInWords";
-import { NO_PRACTICE, useDryAnswers, useDryClock } from "./useDry";
+import { TriedResult } from "./TriedResult";
+import { type Answers, answersOf, NO_PRACTICE, useDryAnswers, useDryClock } from "./useDry";
 
 type View = Schemas["AsStudentView"];
 
@@ -55,7 +56,9 @@ export function AsStudent() {
             <>
               <MarginPart title={t("Seen as a student")}>
                 <Note by="rule">
-                  {t("Nothing of it counts: it is no attempt, and what you type stays on this page.")}
+                  {t(
+                    "Nothing of it counts: it is no attempt, and what you type is kept only if you keep it as an answer set.",
+                  )}
                 </Note>
                 <Whose assessment={assessment} sitting={sitting} student={student} onChoose={choose} />
                 <p className="mt-3 flex flex-wrap gap-2">
@@ -96,6 +99,8 @@ export function AsStudent() {
             <Steps
               key={`${view.paper.attempt} ${again}`}
               view={view}
+              assessment={assessment}
+              sitting={sitting}
               at={query.dataUpdatedAt}
               onAgain={() => {
                 choose("page", "");
@@ -173,11 +178,33 @@ function ForWhom({
   );
 }
 
-function Steps({ view, at, onAgain }: { view: View; at: number; onAgain: () => void }) {
+function Steps({
+  view,
+  assessment,
+  sitting,
+  at,
+  onAgain,
+}: {
+  view: View;
+  assessment: string;
+  sitting: string | null;
+  at: number;
+  onAgain: () => void;
+}) {
   const [step, setStep] = useState<"before" | "work" | "in">("before");
+  const [answers, setAnswers] = useState<Answers>({});
   const { paper } = view;
   if (step === "work") {
-    return <Working paper={paper} at={at} onIn={() => setStep("in")} />;
+    return (
+      <Working
+        paper={paper}
+        at={at}
+        onIn={(said) => {
+          setAnswers(said);
+          setStep("in");
+        }}
+      />
+    );
   }
   return (
     <section aria-label={paper.title} className="border border-rule bg-sheet px-5 py-5">
@@ -201,13 +228,28 @@ function Steps({ view, at, onAgain }: { view: View; at: number; onAgain: () => v
           <Button className="min-h-11" onClick={onAgain}>
             {t("From the beginning")}
           </Button>
+          <TriedResult
+            assessment={assessment}
+            sitting={sitting}
+            attempt={paper.attempt}
+            answers={answers}
+            seen={view.seen}
+          />
         </>
       )}
     </section>
   );
 }
 
-function Working({ paper, at, onIn }: { paper: Schemas["Paper"]; at: number; onIn: () => void }) {
+function Working({
+  paper,
+  at,
+  onIn,
+}: {
+  paper: Schemas["Paper"];
+  at: number;
+  onIn: (answers: Answers) => void;
+}) {
   const written = useDryAnswers(paper);
   const clock = useDryClock(paper, at);
   const way = useWayThrough(paper, clock.rules, () => undefined);
@@ -220,7 +262,7 @@ function Working({ paper, at, onIn }: { paper: Schemas["Paper"]; at: number; onI
       way={way}
       left={false}
       practice={NO_PRACTICE}
-      handIn={{ mutate: onIn, isPending: false, error: null }}
+      handIn={{ mutate: () => onIn(answersOf(written.said)), isPending: false, error: null }}
     />
   );
 }

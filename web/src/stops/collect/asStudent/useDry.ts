@@ -8,6 +8,16 @@ import { useServerNow } from "../monitor/useServerNow";
 
 type Paper = Schemas["Paper"];
 
+/** What was tried, by item. */
+export type Answers = Record<string, unknown>;
+
+export const answersOf = (said: Record<string, Said>): Answers =>
+  Object.fromEntries(
+    Object.entries(said)
+      .map(([id, { answer }]) => [id, answer])
+      .filter(([, answer]) => answer !== null),
+  );
+
 /** What is typed while a teacher looks as a student: it stays on the page, and goes nowhere. */
 export function useDryAnswers(paper: Paper): ReturnType<typeof useWhatISaid> {
   const [said, setSaid] = useState<Record<string, Said>>(() =>

@@ -1,5 +1,6 @@
 import { keepPreviousData, useMutation, useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
+import { useLocation, useNavigate } from "react-router";
 import { api, ok, type Schemas } from "../../../api/client";
 import { Button, TextButton } from "../../../parts/Button";
 import { shape } from "../../../parts/Mark";
@@ -39,6 +40,19 @@ export function Sets({ assessment, draft }: KeyPage) {
     },
   });
   const setTrials = (next: Trial[]) => draft.change((d) => ({ ...d, trials: next }));
+  const { state, pathname, search } = useLocation();
+  const navigate = useNavigate();
+  const brought = (state as { set?: Trial["answers"] } | null)?.set;
+  const taken = useRef<Trial["answers"] | undefined>(undefined);
+  useEffect(() => {
+    if (brought && taken.current !== brought) {
+      // Taken once: coming back to this page brings it no second time.
+      taken.current = brought;
+      void navigate(pathname + search, { replace: true, state: null });
+      setTrials([...trials, { name: t("Tried as a student"), answers: brought }]);
+      setChosen(trials.length);
+    }
+  });
   const trial = chosen === null ? undefined : trials[chosen];
   const result = chosen === null ? undefined : results.data?.[chosen];
   return (

@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -15,6 +16,8 @@ import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.Item;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.total.Grading;
+import org.scholion.formats.assessment.AnswerJson;
+import org.scholion.formats.assessment.StudentAnswer;
 import org.scholion.server.access.Access;
 import org.scholion.server.file.FileUses;
 import org.scholion.server.key.Assessments;
@@ -22,18 +25,21 @@ import org.scholion.server.key.Drawn;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.AtWork;
+import org.scholion.server.ledger.Attempt;
+import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.scholion.server.platform.Veil;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
 
 /**
  * The whole way of a sitting as a student has it, for a teacher who looks: the page before it and the paper, in an order
  * and a draw of its own. Nothing of it is an attempt, and nothing counts.
  */
 @Service
-class AsStudent {
+public class AsStudent {
     private static final Fraction ALL = Fraction.HUNDRED;
 
     private final Assessments assessments;
@@ -75,11 +81,7 @@ class AsStudent {
     @Transactional(readOnly = true)
     AsStudentView of(Me me, UUID assessment, @Nullable UUID sittingId, @Nullable UUID student) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
-        Edition edition = editions.latest(assessment)
-                .orElseGet(() -> Edition.compile(assessment, 1, assessments.asDrawn(assessment), List.of()));
-        if (edition.items().isEmpty()) {
-            throw Refused.invalid("items", "there is no question yet; write one before you look at it as a student");
-        }
+        Edition edition = edition(assessment);
         Instant now = clock.instant();
         SittingRow sitting = sittingId == null ? usual(assessment, now) : own(assessment, sittingId);
         DifferentRow different = sittingId == null || student == null
@@ -95,6 +97,86 @@ class AsStudent {
                 sitting.seen,
                 different != null,
                 wrong(me, edition));
+    }
+
+    /**
+     * What was tried on a paper that was made for nobody.
+     *
+     * @param answers as they would be kept
+     * @param questionsSeen whether the questions may be seen again at that moment
+     */
+    public record Tried(
+            Edition edition,
+            Attempt attempt,
+            Map<String, JsonNode> answers,
+            SeenWhen.SeenNow seen,
+            boolean questionsSeen) {}
+
+    /**
+     * Takes what a teacher tried as a student; nothing of it is kept.
+     *
+     * @param nobody the attempt of the paper that was shown
+     * @param said by item, under the ids of that paper
+     * @param moment of what a student would see then
+     */
+    @Transactional(readOnly = true)
+    public Tried tried(
+            Me me,
+            UUID assessment,
+            @Nullable UUID sittingId,
+            UUID nobody,
+            Map<String, Object> said,
+            SeenWhen.When moment) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        Edition edition = edition(assessment);
+        Instant now = clock.instant();
+        SittingRow sitting = sittingId == null ? usual(assessment, now) : own(assessment, sittingId);
+        OwnIds ids = new OwnIds(veil, nobody);
+        Set<String> leftOut = Drawn.leftOut(edition, nobody);
+        Map<String, JsonNode> answers = new LinkedHashMap<>();
+        for (Item item : edition.items()) {
+            Object answer = leftOut.contains(item.id()) ? null : said.get(item.id());
+            if (answer != null && Monitor.isSaid(JsonColumn.node(answer))) {
+                answers.put(
+                        item.id(), AnswerJson.write(StudentAnswer.read(item, ids.kept(item, JsonColumn.node(answer)))));
+            }
+        }
+        Attempt attempt = new Attempt(
+                nobody,
+                me.school(),
+                assessment,
+                sitting.id,
+                nobody,
+                nobody,
+                "",
+                "",
+                1,
+                edition.number(),
+                Attempt.Way.SCREEN,
+                leftOut,
+                Fraction.ZERO,
+                now,
+                now);
+        return new Tried(
+                edition, attempt, answers, sitting.seen.then(moment), seesQuestions(sitting.paperAfter, moment));
+    }
+
+    private static boolean seesQuestions(PaperAfter after, SeenWhen.When moment) {
+        return switch (after) {
+            case AT_ONCE -> true;
+            case WHEN_ALL_CLOSED -> moment.compareTo(SeenWhen.When.ALL_CLOSED) >= 0;
+            case NEVER -> moment == SeenWhen.When.HANDED_BACK;
+        };
+    }
+
+    /** As it was given out last, or as it would be now. */
+    private Edition edition(UUID assessment) {
+        Edition edition = editions.latest(assessment)
+                .orElseGet(() -> Edition.compile(assessment, 1, assessments.asDrawn(assessment), List.of()));
+        if (edition.items().isEmpty()) {
+            throw Refused.invalid("items", "there is no question yet; write one before you look at it as a student");
+        }
+        return edition;
     }
 
     private SittingRow own(UUID assessment, UUID id) {
@@ -113,6 +195,7 @@ class AsStudent {
         row.opensAt = now;
         row.closesAt = now.plus(Duration.ofHours(1));
         row.endsAt = row.closesAt;
+        row.paperAfter = PaperAfter.WHEN_ALL_CLOSED;
         row.settings = SittingSettings.USUAL;
         row.seen = SeenWhen.USUAL;
         return row;

@@ -38,7 +38,7 @@ public record SeenWhen(
         When keys,
 
         @Column(name = "see_from") @Nullable Instant from) {
-    /** From when on something is seen. */
+    /** From when on something is seen, as the moments come one after the other. */
     public enum When {
         AT_HAND_IN,
         /** Once no sitting of the assessment is open, or to come, for anybody. */
@@ -92,6 +92,20 @@ public record SeenWhen(
             case FROM_DATE -> from != null && !now.isBefore(from);
             case HANDED_BACK, NEVER -> false;
         };
+    }
+
+    /** What is seen at a moment of that kind, when each of them comes in its turn. */
+    public SeenNow then(When moment) {
+        return new SeenNow(
+                isSeen(score, moment),
+                isSeen(marks, moment),
+                isSeen(answers, moment),
+                isSeen(notes, moment),
+                isSeen(keys, moment));
+    }
+
+    private static boolean isSeen(When when, When moment) {
+        return when != When.NEVER && when.compareTo(moment) <= 0;
     }
 
     /** What is handed back with it: everything that is ever to be seen. */

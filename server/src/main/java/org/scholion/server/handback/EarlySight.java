@@ -47,7 +47,7 @@ class EarlySight {
     }
 
     /** While others have the questions before them, nobody is told what is asked. */
-    private static StudentResult withoutQuestions(StudentResult r) {
+    static StudentResult withoutQuestions(StudentResult r) {
         return new StudentResult(
                 r.title(),
                 r.course(),

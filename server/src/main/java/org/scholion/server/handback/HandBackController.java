@@ -23,12 +23,15 @@ class HandBackController {
     private final StudentResults results;
     private final Queries queries;
     private final EarlySight earlySight;
+    private final DryRun dryRun;
 
-    HandBackController(HandingBack handingBack, StudentResults results, Queries queries, EarlySight earlySight) {
+    HandBackController(
+            HandingBack handingBack, StudentResults results, Queries queries, EarlySight earlySight, DryRun dryRun) {
         this.handingBack = handingBack;
         this.results = results;
         this.queries = queries;
         this.earlySight = earlySight;
+        this.dryRun = dryRun;
     }
 
     @GetMapping("/assessments/{assessment}/hand-back")
@@ -51,6 +54,13 @@ class HandBackController {
     StudentResult preview(
             @AuthenticationPrincipal Me me, @PathVariable UUID attempt, @RequestBody HandingBack.Preview wanted) {
         return handingBack.preview(me, attempt, wanted);
+    }
+
+    /** What a student would see of answers that a teacher tried; nothing of it counts. */
+    @PostMapping("/assessments/{assessment}/as-student/result")
+    DryRun.DryResult tried(
+            @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody DryRun.DryAnswers wanted) {
+        return dryRun.of(me, assessment, wanted);
     }
 
     @GetMapping("/queries")

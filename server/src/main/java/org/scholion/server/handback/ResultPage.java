@@ -85,9 +85,22 @@ public class ResultPage {
             Map<String, LedgerMark> marks,
             Sees sees,
             List<Message> messages) {
-        Edition edition = common.edition();
         // Prompts stand as the student saw them; marks and keys as they are now.
         Edition seen = editions.numbered(attempt.assessment(), attempt.edition());
+        return page(common, seen, attempt, standing, responses, marks, sees, messages);
+    }
+
+    /** @param seen the edition that the student had */
+    StudentResult page(
+            Common common,
+            Edition seen,
+            Attempt attempt,
+            Standings.Standing standing,
+            Map<String, JsonNode> responses,
+            Map<String, LedgerMark> marks,
+            Sees sees,
+            List<Message> messages) {
+        Edition edition = common.edition();
         List<StudentResult.ResultItem> items = new ArrayList<>();
         HowItCounts counts = HowItCounts.of(edition, attempt, marks, standing);
         for (Item item : edition.items()) {

@@ -156,7 +156,8 @@ public class Scoring {
         events.say("assessment:" + assessment);
     }
 
-    static List<LedgerMark> marks(Edition edition, Attempt attempt, Map<String, JsonNode> answers, Instant at) {
+    /** The marks that the rules of an edition give to what an attempt says; nothing is kept. */
+    public static List<LedgerMark> marks(Edition edition, Attempt attempt, Map<String, JsonNode> answers, Instant at) {
         List<LedgerMark> marks = new ArrayList<>();
         for (Item item : edition.items()) {
             Mark mark = attempt.leftOut().contains(item.id())

@@ -202,6 +202,16 @@ public class Standings {
         return all;
     }
 
+    /** What an attempt would stand at by these marks, if it were the only one; nothing is kept. */
+    public static Standing alone(Edition edition, Attempt attempt, Map<String, LedgerMark> marks) {
+        Map<UUID, Map<String, Mark>> plain = plain(Map.of(attempt.id(), marks));
+        Outcome outcome = Objects.requireNonNull(
+                outcomes(edition, List.of(attempt), plain).get(attempt.id()));
+        Grading grading = edition.assessment().grading();
+        Standing s = Standing.of(attempt.id(), outcome, grading.percentDigits());
+        return grading.looksAtTheSitting() ? s.beforeTheCurve() : s;
+    }
+
     static List<Mark> plain(List<Brief> briefs) {
         return briefs.stream().map(Brief::mark).toList();
     }
