@@ -1,13 +1,15 @@
-import { useQueryClient } from "@tanstack/react-query";
-import { DropdownMenu } from "radix-ui";
+import { lazy, Suspense } from "react";
 import { NavLink, Outlet } from "react-router";
-import { api, ok, type Schemas } from "../api/client";
+import type { Schemas } from "../api/client";
 import { t } from "../text";
 import { zone } from "../text/zone";
 import { Connection } from "./Connection";
-import { Finder } from "./Finder";
-import { KeysDialog, SHOW_SHORTCUTS } from "./Keys";
+import { KeysDialog } from "./Keys";
 import { SchoolSign } from "./SchoolSign";
+
+// A page is there before its menu: what is only opened by a click comes after it.
+const PersonMenu = lazy(() => import("./PersonMenu").then((m) => ({ default: m.PersonMenu })));
+const Finder = lazy(() => import("./Finder").then((m) => ({ default: m.Finder })));
 
 const STAFF: [string, string][] = [
   ["Desk", "/desk"],
@@ -62,8 +64,10 @@ export function Frame({ session }: { session: Schemas["Session"] }) {
             ))}
           </nav>
           <div className="ml-auto flex flex-1 items-center justify-end gap-4">
-            {session.role === "TEACHER" && <Finder />}
-            <PersonMenu session={session} />
+            <Suspense fallback={<span className="size-7 shrink-0 rounded-full border border-rule" />}>
+              {session.role === "TEACHER" && <Finder />}
+              <PersonMenu session={session} />
+            </Suspense>
           </div>
         </div>
       </header>
@@ -74,50 +78,5 @@ export function Frame({ session }: { session: Schemas["Session"] }) {
       </footer>
       <KeysDialog />
     </div>
-  );
-}
-
-const LINE = "block cursor-pointer px-4 py-1 data-[highlighted]:bg-by-rule-wash";
-
-function PersonMenu({ session }: { session: Schemas["Session"] }) {
-  const client = useQueryClient();
-  const leave = async () => {
-    await ok(api.DELETE("/api/session"));
-    client.clear();
-    location.assign("/");
-  };
-  const initials = session.name
-    .split(" ")
-    .map((n) => n[0])
-    .join("");
-  return (
-    <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger
-        aria-label={`${initials}, ${session.name}`}
-        className="size-7 shrink-0 rounded-full border border-ink text-[0.7rem] font-semibold"
-      >
-        {initials}
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Content align="end" className="z-30 border border-ink bg-sheet py-2">
-        <DropdownMenu.Label className="px-4 py-1">
-          {session.name}
-          <span className="block text-small text-soft">{session.school}</span>
-        </DropdownMenu.Label>
-        {session.way === null && (
-          <DropdownMenu.Item asChild className={LINE}>
-            <NavLink to="/account">{t("Your account")}</NavLink>
-          </DropdownMenu.Item>
-        )}
-        <DropdownMenu.Item
-          onSelect={() => setTimeout(() => document.dispatchEvent(new Event(SHOW_SHORTCUTS)))}
-          className={LINE}
-        >
-          {t("Keyboard shortcuts")}
-        </DropdownMenu.Item>
-        <DropdownMenu.Item onSelect={() => void leave()} className={LINE}>
-          {t("Sign out")}
-        </DropdownMenu.Item>
-      </DropdownMenu.Content>
-    </DropdownMenu.Root>
   );
 }
