@@ -21,7 +21,9 @@ class AsStudentTest {
             aud.clickButton("Next").clickButton("Next").clickButton("Check and hand in");
             aud.sees("3 questions have no answer").clickButton("Hand in").sees("Here it is handed in");
             aud.sees("When you hand back: score and band").isAccessible("Seen as a student, handed in");
-            aud.sees("matches an accepted answer").select("What they see", "at hand-in").sees("Nothing is seen at this moment.");
+            aud.sees("matches an accepted answer")
+                    .select("What they see", "at hand-in")
+                    .sees("Nothing is seen at this moment.");
             aud.select("What they see", "when you hand back").isAccessible("Seen as a student, the result");
             aud.clickButton("On a desk")
                     .clickButton("From the beginning")

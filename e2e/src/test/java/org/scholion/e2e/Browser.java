@@ -31,6 +31,7 @@ import org.scholion.server.testing.TestDatabase;
 
 /** A Chromium of its own, with a screen of a given size. */
 final class Browser implements AutoCloseable {
+    private static final int UNLIMITED = -1;
     private static final Duration PATIENCE = Duration.ofSeconds(12);
 
     private final ChromeDriver driver;
@@ -463,19 +464,24 @@ final class Browser implements AutoCloseable {
 
     /** Each answer of the server comes so many milliseconds later. */
     Browser latency(int milliseconds) {
-        return network(false, milliseconds);
+        return network(false, milliseconds, UNLIMITED);
+    }
+
+    /** A slow line: so many bits a second both ways, and each answer so many milliseconds later. */
+    Browser slowLine(int bitsPerSecond, int milliseconds) {
+        return network(false, milliseconds, bitsPerSecond / 8);
     }
 
     Browser offline(boolean off) {
-        return network(off, 0);
+        return network(off, 0, UNLIMITED);
     }
 
-    private Browser network(boolean off, int latency) {
+    private Browser network(boolean off, int latency, int bytesPerSecond) {
         Map<String, Object> conditions = new HashMap<>();
         conditions.put("offline", off);
         conditions.put("latency", latency);
-        conditions.put("downloadThroughput", -1);
-        conditions.put("uploadThroughput", -1);
+        conditions.put("downloadThroughput", bytesPerSecond);
+        conditions.put("uploadThroughput", bytesPerSecond);
         driver.executeCdpCommand("Network.enable", Map.of());
         driver.executeCdpCommand("Network.emulateNetworkConditions", conditions);
         return this;

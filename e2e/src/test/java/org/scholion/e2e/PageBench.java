@@ -98,6 +98,30 @@ class PageBench {
     }
 
     @Test
+    void a_sitting_on_a_slow_line_beside_a_fast_one(Scholion.Running school) {
+        double fast = begun(school, "A fast line", false);
+        double slow = begun(school, "A slow line", true);
+        System.out.printf(
+                "a sitting begun on a line of 400 kbit/s with 400 ms: the first question in %.0f ms, %.1f times as"
+                        + " long as on a fast one%n",
+                slow, slow / fast);
+    }
+
+    /** From the button that begins, on a page that is there, to the first question, in milliseconds. */
+    private static double begun(Scholion.Running school, String title, boolean slow) {
+        Lesson lesson = Lesson.given(school, title, "A");
+        try (Browser lotte = new Browser(school.address(), 360, 740)) {
+            lotte.signIn("Lotte Marrin").open("/todo/" + lesson.sitting()).sees("It closes");
+            if (slow) {
+                lotte.slowLine(400_000, 400);
+            }
+            long began = System.nanoTime();
+            lotte.clickButton("Begin").sees("When is the range greatest?");
+            return (System.nanoTime() - began) / 1e6;
+        }
+    }
+
+    @Test
     void a_long_key_beside_a_short_one_and_a_slow_server_beside_a_fast_one(Scholion.Running school) {
         String few = paper(school, FEW);
         String many = paper(school, MANY);
