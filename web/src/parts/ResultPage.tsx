@@ -21,7 +21,7 @@ export function ResultPage({
 }) {
   const Title = own ? "h1" : "h2";
   return (
-    <article>
+    <article className="@container">
       <header className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-2">
         <Title className="font-script text-[1.6rem] font-semibold">
           {result.title}{" "}
@@ -54,7 +54,7 @@ export function ResultPage({
         {result.items.map((item) => (
           <li
             key={item.item}
-            className="grid grid-cols-[2rem_1fr] gap-x-2 border-b border-rule py-3 sm:grid-cols-[2rem_1fr_17rem]"
+            className="grid grid-cols-[2rem_1fr] gap-x-2 border-b border-rule py-3 @lg:grid-cols-[2rem_1fr_17rem]"
           >
             <strong>{item.number}</strong>
             <div className="min-w-0">
@@ -65,7 +65,7 @@ export function ResultPage({
                 </p>
               )}
             </div>
-            <div className="col-start-2 sm:col-start-3">
+            <div className="col-start-2 @lg:col-start-3">
               {item.mark && (
                 <>
                   <Mark mark={item.mark} student />

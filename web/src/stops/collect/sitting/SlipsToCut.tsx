@@ -1,4 +1,5 @@
 import { QRCodeSVG } from "qrcode.react";
+import { useEffect } from "react";
 import type { Schemas } from "../../../api/client";
 import { Button } from "../../../parts/Button";
 import { t } from "../../../text";
@@ -7,6 +8,7 @@ import { slipLink, wayInGroups } from "./wayLink";
 
 /** Slips of paper to cut, one a student: the way to the sitting, and the code that lets them in. */
 export function SlipsToCut({ made, onClose }: { made: Schemas["SlipsMade"]; onClose: () => void }) {
+  useEffect(() => window.scrollTo(0, 0), []);
   return (
     <main id="page" className="mx-auto w-full max-w-5xl px-6 py-6">
       <div className="no-print mb-5">
