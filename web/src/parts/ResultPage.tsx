@@ -50,6 +50,7 @@ export function ResultPage({
           {a.words && <span className="block font-script">{a.words}</span>}
         </p>
       ))}
+      {(result.standards ?? []).length > 0 && <OnStandards all={result.standards ?? []} />}
       <ol className="mt-5 border-t border-rule">
         {result.items.map((item) => (
           <li
@@ -90,6 +91,30 @@ export function ResultPage({
         ))}
       </ol>
     </article>
+  );
+}
+
+/** What was shown of each standard, with how much it rests on. */
+function OnStandards({ all }: { all: Schemas["ResultStandard"][] }) {
+  return (
+    <section aria-label={t("Standards")} className="mt-4 border-l-3 border-standard pl-3">
+      <h3 className="text-small font-semibold text-standard">{t("How far on each standard")}</h3>
+      <ul className="mt-1 grid gap-y-1">
+        {all.map((s) => (
+          <li key={s.code} className="flex flex-wrap items-baseline gap-x-3">
+            <span className="min-w-0 flex-1 basis-60 wrap-anywhere">
+              <strong className="text-standard">{s.code}</strong> {s.text}
+            </span>
+            <span className="whitespace-nowrap">
+              <strong>{percent(s.percent)}</strong>{" "}
+              <span className="text-small text-soft">
+                {t("{{score}} of {{of}} points", { score: points(s.score), of: points(s.possible) })}
+              </span>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

@@ -23,7 +23,9 @@ export function TeacherSays({
     <>
       {clock.aside ? (
         <p role="alert" className={`${BAR} border-waiting bg-waiting-wash font-semibold`}>
-          {t("Your teacher has set this attempt aside. What you wrote is kept.")}{" "}
+          {clock.asideByStudent
+            ? t("You have handed this in, and change your answers in another window.")
+            : t("Your teacher has set this attempt aside. What you wrote is kept.")}{" "}
           {clock.goesOnIn && clock.goesOnIn !== attempt ? (
             <Link to={`/sit/${clock.goesOnIn}`} className="underline">
               {t("Go on in the one that is open")}

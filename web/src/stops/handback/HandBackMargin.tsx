@@ -15,6 +15,7 @@ const WHAT: [keyof Sees, string][] = [
   ["answers", "their answers"],
   ["notes", "my comments"],
   ["keys", "right answers"],
+  ["standards", "how far on each standard"],
 ];
 
 const GROUPS: [Group, string][] = [
@@ -75,7 +76,11 @@ export function HandBackMargin({
       <MarginPart title={t("What they see")}>
         <div className="grid grid-cols-2">
           {WHAT.map(([name, words]) => (
-            <Check key={name} checked={sees[name]} onChange={(on) => onSees({ ...sees, [name]: on })}>
+            <Check
+              key={name}
+              checked={sees[name] ?? false}
+              onChange={(on) => onSees({ ...sees, [name]: on })}
+            >
               {t(words)}
             </Check>
           ))}

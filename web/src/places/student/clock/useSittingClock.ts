@@ -28,6 +28,7 @@ export function useSittingClock(paper: Schemas["Paper"], paperAt: number) {
       handedIn: false,
       paused: paper.rules.paused,
       aside: false,
+      asideByStudent: false,
       goesOnIn: null,
       lines: [],
       rules: paper.rules,
@@ -46,7 +47,7 @@ export function useSittingClock(paper: Schemas["Paper"], paperAt: number) {
   }, []);
   const serverNow = tick + ahead(heard.now, heardAt);
   const left = (Date.parse(heard.deadline) - serverNow) / 1000;
-  const { paused, aside, goesOnIn, lines } = heard;
+  const { paused, aside, asideByStudent, goesOnIn, lines } = heard;
   const rules = heard.rules ?? paper.rules;
   const { lateFrom } = rules;
   const moreUntil = Date.parse(heard.deadline) > Date.parse(paper.deadline) ? heard.deadline : null;
@@ -56,6 +57,7 @@ export function useSittingClock(paper: Schemas["Paper"], paperAt: number) {
     moreUntil,
     paused,
     aside,
+    asideByStudent,
     goesOnIn,
     lines,
     /** How it is taken from now on: a teacher may change that while one works. */

@@ -10,11 +10,12 @@ describe("what students see afterwards, in words", () => {
         answers: "AT_HAND_IN",
         notes: "HANDED_BACK",
         keys: "NEVER",
+        standards: "HANDED_BACK",
         from: null,
       }),
     ).toEqual([
       "At hand-in: score and band, own answers.",
-      "When you hand back: mark of each question, feedback and comments.",
+      "When you hand back: how far on each standard, mark of each question, feedback and comments.",
       "Never: right answers.",
     ]);
   });

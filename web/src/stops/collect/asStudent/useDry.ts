@@ -53,6 +53,7 @@ export function useDryClock(paper: Paper, paperAt: number): ReturnType<typeof us
     moreUntil: null,
     paused: false,
     aside: false,
+    asideByStudent: false,
     goesOnIn: null,
     lines: [],
     rules: { ...paper.rules, paused: false, practice: "NONE" },

@@ -22,11 +22,12 @@ export type SittingDraft = {
 };
 
 /** What students may see of their work. */
-export const KINDS = ["score", "marks", "answers", "notes", "keys"] as const;
+export const KINDS = ["score", "standards", "marks", "answers", "notes", "keys"] as const;
 export type Kind = (typeof KINDS)[number];
 
 const USUAL_SEEN: Record<Kind, When> = {
   score: "HANDED_BACK",
+  standards: "HANDED_BACK",
   marks: "HANDED_BACK",
   answers: "HANDED_BACK",
   notes: "HANDED_BACK",
@@ -94,6 +95,7 @@ export const draftOf = (line: Schemas["SittingLine"], students: { id: string }[]
   settings: line.settings,
   seen: {
     score: line.seen.score,
+    standards: line.seen.standards ?? "NEVER",
     marks: line.seen.marks,
     answers: line.seen.answers,
     notes: line.seen.notes,

@@ -5,6 +5,7 @@ import type { Kind } from "./draft";
 export function kindInWords(kind: Kind): string {
   const words: Record<Kind, string> = {
     score: t("score and band"),
+    standards: t("how far on each standard"),
     marks: t("mark of each question"),
     answers: t("own answers"),
     notes: t("feedback and comments"),

@@ -142,16 +142,23 @@ class SittingSettingsTest {
         try (Browser aud = new Browser(school.address(), 1280, 1000);
                 Browser ivo = new Browser(school.address(), 360, 740)) {
             aud.signIn("Aud Meller").open("/a/" + lesson.id + "/sittings/" + lesson.sitting());
+            aud.click("label", "how far on each standard: when every time is over");
             aud.click("label", "score and band: at hand-in").click("label", "right answers: when every time is over");
             aud.isAccessible("What students see, and when")
                     .clickButton("Save for Section A")
                     .sees("Nothing is changed.");
             lesson.sits("Ivo Lomas", List.of("a"), "bowline", null, null);
             ivo.signIn("Ivo Lomas").open("/sit/" + lesson.attempt("Ivo Lomas")).sees("You have handed this in.");
-            ivo.sees("3 of 10").seesNot("Right answer:").isAccessible("Handed in, with the score");
+            ivo.sees("3 of 10")
+                    .seesNot("Right answer:")
+                    .seesNot("How far on each standard")
+                    .isAccessible("Handed in, with the score");
             lesson.isOver();
             ivo.open("/sit/" + lesson.attempt("Ivo Lomas"))
                     .sees("Right answer: At springs")
+                    .sees("How far on each standard")
+                    .sees("2 of 2 points")
+                    .isAccessible("Handed in, with standards")
                     .hasNoErrors();
             aud.open("/a/" + lesson.id + "/hand-back")
                     .sees("What Ivo Lomas will see")

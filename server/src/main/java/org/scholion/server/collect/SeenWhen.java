@@ -18,6 +18,7 @@ import org.scholion.server.platform.Refused;
  * @param answers their own answers
  * @param notes feedback and comments
  * @param keys the right answers
+ * @param standards what was shown of each standard; null is never
  * @param from the moment that {@link When#FROM_DATE} means; null where nothing waits for one
  */
 @Embeddable
@@ -37,6 +38,9 @@ public record SeenWhen(
         @Enumerated(EnumType.STRING) @Column(name = "see_keys")
         When keys,
 
+        @Enumerated(EnumType.STRING) @Column(name = "see_standards") @Nullable
+        When standards,
+
         @Column(name = "see_from") @Nullable Instant from) {
     /** From when on something is seen, as the moments come one after the other. */
     public enum When {
@@ -48,31 +52,46 @@ public record SeenWhen(
         NEVER
     }
 
-    public static final SeenWhen USUAL =
-            new SeenWhen(When.HANDED_BACK, When.HANDED_BACK, When.HANDED_BACK, When.HANDED_BACK, When.NEVER, null);
+    public static final SeenWhen USUAL = new SeenWhen(
+            When.HANDED_BACK, When.HANDED_BACK, When.HANDED_BACK, When.HANDED_BACK, When.NEVER, When.HANDED_BACK, null);
 
     /** What is seen at one moment by somebody who has handed in, before anything is handed back. */
-    public record SeenNow(boolean score, boolean marks, boolean answers, boolean notes, boolean keys) {
+    public record SeenNow(
+            boolean score, boolean marks, boolean answers, boolean notes, boolean keys, boolean standards) {
         public boolean any() {
-            return score || marks || answers || notes || keys;
+            return showsHowItWent() || answers;
+        }
+
+        /** Whether a student can tell from it how they did. */
+        public boolean showsHowItWent() {
+            return score || marks || notes || keys || standards;
         }
     }
 
     SeenWhen checked() {
-        boolean asksDate = Stream.of(score, marks, answers, notes, keys).anyMatch(w -> w == When.FROM_DATE);
+        boolean asksDate =
+                Stream.of(score, marks, answers, notes, keys, standards).anyMatch(w -> w == When.FROM_DATE);
         Moments.require("from", from);
         if (asksDate && from == null) {
             throw Refused.invalid("from", "Say from which date on it is seen.");
         }
-        return new SeenWhen(score, marks, answers, notes, keys, asksDate ? from : null);
+        When ofStandards = standards == null ? When.NEVER : standards;
+        return new SeenWhen(score, marks, answers, notes, keys, ofStandards, asksDate ? from : null);
     }
 
     /** The same without a date: what waits for one is seen when it is handed back. */
     SeenWhen withoutDate() {
-        return new SeenWhen(dateless(score), dateless(marks), dateless(answers), dateless(notes), dateless(keys), null);
+        return new SeenWhen(
+                dateless(score),
+                dateless(marks),
+                dateless(answers),
+                dateless(notes),
+                dateless(keys),
+                dateless(standards),
+                null);
     }
 
-    private static When dateless(When when) {
+    private static @Nullable When dateless(@Nullable When when) {
         return when == When.FROM_DATE ? When.HANDED_BACK : when;
     }
 
@@ -82,11 +101,12 @@ public record SeenWhen(
                 isSeen(marks, now, allClosed),
                 isSeen(answers, now, allClosed),
                 isSeen(notes, now, allClosed),
-                isSeen(keys, now, allClosed));
+                isSeen(keys, now, allClosed),
+                isSeen(standards, now, allClosed));
     }
 
-    private boolean isSeen(When when, Instant now, boolean allClosed) {
-        return switch (when) {
+    private boolean isSeen(@Nullable When when, Instant now, boolean allClosed) {
+        return switch (when == null ? When.NEVER : when) {
             case AT_HAND_IN -> true;
             case ALL_CLOSED -> allClosed;
             case FROM_DATE -> from != null && !now.isBefore(from);
@@ -101,11 +121,12 @@ public record SeenWhen(
                 isSeen(marks, moment),
                 isSeen(answers, moment),
                 isSeen(notes, moment),
-                isSeen(keys, moment));
+                isSeen(keys, moment),
+                isSeen(standards, moment));
     }
 
-    private static boolean isSeen(When when, When moment) {
-        return when != When.NEVER && when.compareTo(moment) <= 0;
+    private static boolean isSeen(@Nullable When when, When moment) {
+        return when != null && when != When.NEVER && when.compareTo(moment) <= 0;
     }
 
     /** What is handed back with it: everything that is ever to be seen. */
@@ -115,6 +136,7 @@ public record SeenWhen(
                 marks != When.NEVER,
                 answers != When.NEVER,
                 notes != When.NEVER,
-                keys != When.NEVER);
+                keys != When.NEVER,
+                standards != null && standards != When.NEVER);
     }
 }

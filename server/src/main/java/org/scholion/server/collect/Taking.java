@@ -184,7 +184,8 @@ public class Taking {
      * How the time of an attempt stands, and what its teacher has said meanwhile.
      *
      * @param now the server's clock, which alone counts
-     * @param aside the teacher has set it aside; {@code goesOnIn} is the attempt in which its student goes on, if any
+     * @param aside it is set aside, {@code asideByStudent} by changing what was handed in, else by the teacher;
+     *     {@code goesOnIn} is the attempt in which its student goes on, if any
      * @param rules how it is taken from now on; null where it is set aside
      */
     public record TimeOf(
@@ -193,6 +194,7 @@ public class Taking {
             boolean handedIn,
             boolean paused,
             boolean aside,
+            boolean asideByStudent,
             @Nullable UUID goesOnIn,
             List<TeacherLines.LineTold> lines,
             @Nullable OwnRules rules) {}
@@ -204,8 +206,8 @@ public class Taking {
         Instant now = clock.instant();
         AtWork.Stand stand = atWork.find(attemptId).orElse(null);
         if (stand == null) {
-            UUID next = settingAside.fate(attemptId).goesOnIn();
-            return new TimeOf(now, now, false, false, true, next, List.of(), null);
+            SettingAside.Fate fate = settingAside.fate(attemptId);
+            return new TimeOf(now, now, false, false, true, fate.byStudent(), fate.goesOnIn(), List.of(), null);
         }
         SittingRow sitting = sittings.require(stand.sitting());
         return new TimeOf(
@@ -213,6 +215,7 @@ public class Taking {
                 stand.end(),
                 stand.handedInAt() != null,
                 stand.pausedAt() != null,
+                false,
                 false,
                 null,
                 lines.to(stand.sitting(), stand.student(), stand.startedAt()),
@@ -374,8 +377,13 @@ public class Taking {
     private SavedAnswer notNow(Me me, UUID id, Known known, String itemId, Written written) {
         if (atWork.find(id).isEmpty()) {
             access.require(me, Access.Action.SEE_ATTEMPT, id);
-            throw Refused.conflict(
-                    "set-aside", "Your teacher has set this attempt aside. What you wrote is kept. Go back to To do.");
+            throw settingAside.fate(id).byStudent()
+                    ? Refused.conflict(
+                            "changing",
+                            "You change these answers in another window. Go on there; nothing was saved here.")
+                    : Refused.conflict(
+                            "set-aside",
+                            "Your teacher has set this attempt aside. What you wrote is kept. Go back to To do.");
         }
         Attempt attempt = attempts.require(id);
         AtWork.Stand stand = atWork.require(id);

@@ -86,7 +86,7 @@ class TakingAgain {
     /** Why answers that are in cannot be changed by their student; null where they can. */
     private @Nullable Refused whyNot(Attempt attempt) {
         SeenWhen.SeenNow seen = sittings.sight(attempt.sitting()).seen();
-        if (seen.score() || seen.marks() || seen.notes() || seen.keys()) {
+        if (seen.showsHowItWent()) {
             return Refused.conflict("seen", "You can see how you did, so your answers stay as you handed them in.");
         }
         return isHandedBack(attempt.id())

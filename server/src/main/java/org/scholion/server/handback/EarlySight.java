@@ -43,7 +43,7 @@ class EarlySight {
     }
 
     static Sees sees(SeenWhen.SeenNow seen) {
-        return new Sees(seen.score(), seen.marks(), seen.answers(), seen.notes(), seen.keys());
+        return new Sees(seen.score(), seen.marks(), seen.answers(), seen.notes(), seen.keys(), seen.standards());
     }
 
     /** While others have the questions before them, nobody is told what is asked. */
@@ -61,6 +61,7 @@ class EarlySight {
                 r.message(),
                 r.because(),
                 r.awards(),
+                r.standards(),
                 r.items().stream()
                         .map(i -> new StudentResult.ResultItem(
                                 i.item(),

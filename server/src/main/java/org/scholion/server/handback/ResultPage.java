@@ -21,6 +21,7 @@ import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.LedgerMark;
 import org.scholion.server.ledger.MarkView;
 import org.scholion.server.ledger.Standings;
+import org.scholion.server.standard.Frameworks;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -33,6 +34,7 @@ public class ResultPage {
     private final Standings standings;
     private final Editions editions;
     private final Assessments assessments;
+    private final Frameworks frameworks;
     private final EntityManager entities;
 
     ResultPage(
@@ -41,12 +43,14 @@ public class ResultPage {
             Standings standings,
             Editions editions,
             Assessments assessments,
+            Frameworks frameworks,
             EntityManager entities) {
         this.attempts = attempts;
         this.ledger = ledger;
         this.standings = standings;
         this.editions = editions;
         this.assessments = assessments;
+        this.frameworks = frameworks;
         this.entities = entities;
     }
 
@@ -54,7 +58,7 @@ public class ResultPage {
     public record Message(String from, String text) {}
 
     /** What all pages of an assessment have in common: it is asked once for all of them. */
-    record Common(Edition edition, String title, String course) {}
+    record Common(Edition edition, String title, String course, OnStandards standards) {}
 
     @Transactional(readOnly = true)
     Common common(Edition edition) {
@@ -62,7 +66,7 @@ public class ResultPage {
         String course = entities.createQuery("select c.title from Course c where c.id = :id", String.class)
                 .setParameter("id", facts.course())
                 .getSingleResult();
-        return new Common(edition, facts.title(), course);
+        return new Common(edition, facts.title(), course, OnStandards.of(edition, frameworks.ofCourse(facts.course())));
     }
 
     @Transactional(readOnly = true)
@@ -124,6 +128,7 @@ public class ResultPage {
                 message(standing.percent(), messages),
                 score ? counts.ofAll() : null,
                 score ? awards(edition, standing) : List.of(),
+                sees.showsStandards() ? common.standards().of(marks) : List.of(),
                 items);
     }
 

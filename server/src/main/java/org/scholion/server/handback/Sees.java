@@ -1,5 +1,7 @@
 package org.scholion.server.handback;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * What students see of their result. What they do not see is cut on the server and is not in the snapshot.
  *
@@ -8,5 +10,16 @@ package org.scholion.server.handback;
  * @param answers their own answers
  * @param notes what a reader said
  * @param keys the right answers
+ * @param standards what was shown of each standard; null for not
  */
-public record Sees(boolean score, boolean marks, boolean answers, boolean notes, boolean keys) {}
+public record Sees(
+        boolean score,
+        boolean marks,
+        boolean answers,
+        boolean notes,
+        boolean keys,
+        @Nullable Boolean standards) {
+    boolean showsStandards() {
+        return Boolean.TRUE.equals(standards);
+    }
+}

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param awards none where the score is not shown
  * @param because how the points come to the score, where something beside them counts or does not; left out otherwise
+ * @param standards none where they are not shown
  * @param score exact, such as {@code 22.5}; null when it is not shown
  */
 public record StudentResult(
@@ -27,12 +28,24 @@ public record StudentResult(
         @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable String because,
 
         @JsonInclude(JsonInclude.Include.NON_EMPTY) List<ResultAward> awards,
+        @JsonInclude(JsonInclude.Include.NON_EMPTY) List<ResultStandard> standards,
         List<ResultItem> items) {
 
     public StudentResult {
         // Results from before there were awards say nothing of them.
         awards = Objects.requireNonNullElse(awards, List.of());
+        standards = Objects.requireNonNullElse(standards, List.of());
     }
+
+    /**
+     * What was shown of one standard and of all below it.
+     *
+     * @param text empty where no framework of the course has the code
+     * @param score exact, and {@code possible} likewise, each weighted as the questions are aligned
+     * @param percent rounded as the paper says
+     * @param pieces how many questions, criteria or parts it rests on
+     */
+    public record ResultStandard(String code, String text, String score, String possible, String percent, int pieces) {}
 
     /** What was reached beside the result. */
     public record ResultAward(String title, @Nullable String words) {}

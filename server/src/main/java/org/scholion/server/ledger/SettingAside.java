@@ -59,6 +59,7 @@ public class SettingAside {
             UUID student,
             boolean aside,
             boolean in,
+            boolean byStudent,
             @Nullable UUID goesOnIn) {}
 
     @Transactional(readOnly = true)
@@ -75,7 +76,14 @@ public class SettingAside {
                 .getResultStream()
                 .findFirst()
                 .orElse(null);
-        return new Fate(one.assessment, one.sitting, one.student, one.setAsideAt != null, one.handedInAt != null, next);
+        return new Fate(
+                one.assessment,
+                one.sitting,
+                one.student,
+                one.setAsideAt != null,
+                one.handedInAt != null,
+                one.student.equals(one.setAsideBy),
+                next);
     }
 
     /** Sets an attempt aside that the transaction holds, in a turn of the whole; the others stand as if it were not. */

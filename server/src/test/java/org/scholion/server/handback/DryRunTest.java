@@ -14,6 +14,7 @@ import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.Visitor;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What a teacher tries as a student comes to the result that a student would have, and counts nowhere. */
 @ExtendWith(Scholion.class)
@@ -141,6 +142,66 @@ class DryRunTest {
                 .get("result");
         assertThat(back.get("items").get(0).get("answer").isNull()).isFalse();
         assertThat(back.get("items").get(0).get("key").isNull()).isFalse();
+    }
+
+    @Test
+    void what_was_shown_of_standards_is_seen_where_the_sitting_says_so_and_goes_into_what_is_handed_back(
+            Scholion.Running school) {
+        ObjectNode aligned = Lesson.definition("On standards").asObject();
+        for (int i = 0; i < 3; i++) {
+            aligned.get("items")
+                    .get(i)
+                    .asObject()
+                    .putArray("standards")
+                    .addObject()
+                    .put("code", "T1")
+                    .put("weight", i == 1 ? "2" : "1");
+        }
+        Lesson lesson = Lesson.written(school, "On standards").holds(aligned);
+        lesson.giveOut("A").ok();
+        lesson.sits("Lotte Marrin", List.of("a"), "bowline", "99 nmi", null);
+        String sitting = "/api/sittings/" + lesson.sitting() + "/seen";
+        Map<String, Object> seen = new HashMap<>(
+                Map.of("score", "NEVER", "marks", "NEVER", "answers", "AT_HAND_IN", "notes", "NEVER", "keys", "NEVER"));
+        lesson.teacher.put(sitting, seen).ok();
+        Visitor lotte = school.as("Lotte Marrin");
+        String early = "/api/student/attempts/" + lesson.attempt("Lotte Marrin") + "/result";
+        assertThat(lotte.get(early).ok().get("result").has("standards"))
+                .as("where nothing is said of them")
+                .isFalse();
+        seen.put("standards", "AT_HAND_IN");
+        lesson.teacher.put(sitting, seen).ok();
+        JsonNode t1 = standard(lotte.get(early).ok().get("result"), "T1");
+        // Worked by hand: 1 of 1, twice 2 of 2, 0 of 2: 5 of 7.
+        assertThat(t1.get("score").stringValue()).isEqualTo("5");
+        assertThat(t1.get("possible").stringValue()).isEqualTo("7");
+        assertThat(t1.get("percent").stringValue()).isEqualTo("71.4");
+        assertThat(t1.get("pieces").intValue()).isEqualTo(3);
+        assertThat(standard(lotte.get(early).ok().get("result"), "T").get("score"))
+                .as("what stands above gathers it")
+                .isEqualTo(t1.get("score"));
+        assertThat(t1.get("text").stringValue())
+                .as("as the course's framework says")
+                .isNotEmpty();
+
+        Map<String, Object> sees = new HashMap<>(
+                Map.of("score", true, "marks", true, "answers", true, "notes", true, "keys", false, "standards", true));
+        Map<String, Object> back =
+                Map.of("attempts", List.of(lesson.attempt("Lotte Marrin")), "sees", sees, "messages", List.of());
+        lesson.teacher.post(lesson.path("/hand-back"), back).ok();
+        String result = lotte.get("/api/student/results").ok().get(0).get("id").stringValue();
+        JsonNode kept = lotte.get("/api/student/results/" + result).ok();
+        assertThat(standard(kept.has("result") ? kept.get("result") : kept, "T1"))
+                .isEqualTo(t1);
+    }
+
+    private static JsonNode standard(JsonNode result, String code) {
+        for (JsonNode standard : result.get("standards")) {
+            if (standard.get("code").stringValue().equals(code)) {
+                return standard;
+            }
+        }
+        throw new AssertionError(code + " is not in " + result);
     }
 
     @Test
