@@ -50,7 +50,9 @@ export function ResultPage({
           {a.words && <span className="block font-script">{a.words}</span>}
         </p>
       ))}
-      {(result.standards ?? []).length > 0 && <OnStandards all={result.standards ?? []} />}
+      {(result.standards ?? []).length > 0 && (
+        <OnStandards all={result.standards ?? []} heading={own ? "h2" : "h3"} />
+      )}
       <ol className="mt-5 border-t border-rule">
         {result.items.map((item) => (
           <li
@@ -95,10 +97,10 @@ export function ResultPage({
 }
 
 /** What was shown of each standard, with how much it rests on. */
-function OnStandards({ all }: { all: Schemas["ResultStandard"][] }) {
+function OnStandards({ all, heading: Heading }: { all: Schemas["ResultStandard"][]; heading: "h2" | "h3" }) {
   return (
     <section aria-label={t("Standards")} className="mt-4 border-l-3 border-standard pl-3">
-      <h3 className="text-small font-semibold text-standard">{t("How far on each standard")}</h3>
+      <Heading className="text-small font-semibold text-standard">{t("How far on each standard")}</Heading>
       <ul className="mt-1 grid gap-y-1">
         {all.map((s) => (
           <li key={s.code} className="flex flex-wrap items-baseline gap-x-3">

@@ -1,32 +1,20 @@
 import { QRCodeSVG } from "qrcode.react";
-import { useEffect } from "react";
 import type { Schemas } from "../../../api/client";
-import { Button } from "../../../parts/Button";
+import { SlipSheet } from "../../../parts/Slips";
 import { t } from "../../../text";
 import { moment } from "../../../text/figures";
 import { slipLink, wayInGroups } from "./wayLink";
 
 /** Slips of paper to cut, one a student: the way to the sitting, and the code that lets them in. */
 export function SlipsToCut({ made, onClose }: { made: Schemas["SlipsMade"]; onClose: () => void }) {
-  useEffect(() => window.scrollTo(0, 0), []);
   return (
-    <main id="page" className="mx-auto w-full max-w-5xl px-6 py-6">
-      <div className="no-print mb-5">
-        <h1 className="font-script text-title font-semibold">
-          {t("{{count}} slips to print and cut", { count: made.slips.length })}
-        </h1>
-        <p className="mt-1 mb-3 text-soft">
-          {t(
-            "These codes are shown once, now. Each lets one student into this sitting and nothing else, until it is over; making new ones ends these.",
-          )}
-        </p>
-        <div className="flex gap-3">
-          <Button look="strong" onClick={() => window.print()}>
-            {t("Print")}
-          </Button>
-          <Button onClick={onClose}>{t("Done")}</Button>
-        </div>
-      </div>
+    <SlipSheet
+      count={made.slips.length}
+      words={t(
+        "These codes are shown once, now. Each lets one student into this sitting and nothing else, until it is over; making new ones ends these.",
+      )}
+      onClose={onClose}
+    >
       <ul className="grid grid-cols-1 border-t border-l border-rule-strong sm:grid-cols-2 print:grid-cols-2">
         {made.slips.map((s) => (
           <li
@@ -57,6 +45,6 @@ export function SlipsToCut({ made, onClose }: { made: Schemas["SlipsMade"]; onCl
           </li>
         ))}
       </ul>
-    </main>
+    </SlipSheet>
   );
 }

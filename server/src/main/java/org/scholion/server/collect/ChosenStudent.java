@@ -5,16 +5,13 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
-import java.io.Serializable;
 import java.util.UUID;
 
 /** A student for whom a sitting is, where it is for chosen ones of its section. */
 @Entity
 @Table(name = "sitting_student")
-@IdClass(ChosenStudent.Key.class)
+@IdClass(StudentInSitting.class)
 class ChosenStudent {
-    record Key(UUID sitting, UUID student) implements Serializable {}
-
     @Id
     @Column(name = "sitting_id")
     UUID sitting;

@@ -215,7 +215,7 @@ public class DifferentForSome {
     SittingView remove(Me me, UUID sitting, UUID student) {
         access.require(me, Access.Action.WORK_ON_SITTING, sitting);
         SittingRow row = sittings.held(sitting);
-        DifferentRow own = entities.find(DifferentRow.class, new DifferentRow.Key(sitting, student));
+        DifferentRow own = entities.find(DifferentRow.class, new StudentInSitting(sitting, student));
         if (own == null) {
             throw Refused.notFound();
         }

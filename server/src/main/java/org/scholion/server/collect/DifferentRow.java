@@ -5,7 +5,6 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
-import java.io.Serializable;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -13,10 +12,8 @@ import org.jspecify.annotations.Nullable;
 /** What is different for one student in a sitting. Only teachers see it. */
 @Entity
 @Table(name = "sitting_different")
-@IdClass(DifferentRow.Key.class)
+@IdClass(StudentInSitting.class)
 class DifferentRow {
-    record Key(UUID sitting, UUID student) implements Serializable {}
-
     @Id
     @Column(name = "sitting_id")
     UUID sitting;

@@ -5,7 +5,6 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
-import java.io.Serializable;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 
@@ -13,10 +12,8 @@ import org.hibernate.annotations.Immutable;
 @Entity
 @Immutable
 @Table(name = "expected")
-@IdClass(Expected.Key.class)
+@IdClass(StudentInSitting.class)
 class Expected {
-    record Key(UUID sitting, UUID student) implements Serializable {}
-
     @Id
     @Column(name = "sitting_id")
     UUID sitting;

@@ -5,17 +5,14 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
-import java.io.Serializable;
 import java.time.Instant;
 import java.util.UUID;
 
 /** A code on a slip that lets one student into one sitting. */
 @Entity
 @Table(name = "sitting_slip")
-@IdClass(SittingSlip.Key.class)
+@IdClass(StudentInSitting.class)
 class SittingSlip {
-    record Key(UUID sitting, UUID student) implements Serializable {}
-
     @Id
     @Column(name = "sitting_id")
     UUID sitting;

@@ -412,13 +412,13 @@ public class Sittings {
     /** A sitting's times as one student has them. */
     @Transactional(readOnly = true)
     OwnTimes timesOf(SittingRow sitting, UUID student) {
-        return OwnTimes.of(sitting, entities.find(DifferentRow.class, new DifferentRow.Key(sitting.id, student)));
+        return OwnTimes.of(sitting, entities.find(DifferentRow.class, new StudentInSitting(sitting.id, student)));
     }
 
     /** How often more than the others one student may take it. */
     @Transactional(readOnly = true)
     int attemptsMore(UUID sitting, UUID student) {
-        DifferentRow own = entities.find(DifferentRow.class, new DifferentRow.Key(sitting, student));
+        DifferentRow own = entities.find(DifferentRow.class, new StudentInSitting(sitting, student));
         return own == null ? 0 : own.attempts;
     }
 
