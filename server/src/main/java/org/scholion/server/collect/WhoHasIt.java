@@ -1,6 +1,7 @@
 package org.scholion.server.collect;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.LockModeType;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
@@ -68,7 +69,8 @@ class WhoHasIt {
     @Transactional
     void choose(Me me, UUID sitting, @Nullable List<UUID> students) {
         access.require(me, Access.Action.WORK_ON_SITTING, sitting);
-        SittingRow row = entities.find(SittingRow.class, sitting);
+        // One after the other: two who choose at once choose twice, and the last holds.
+        SittingRow row = entities.find(SittingRow.class, sitting, LockModeType.PESSIMISTIC_WRITE);
         choose(row, students);
         events.say("assessment:" + row.assessment);
     }

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
+import org.scholion.server.testing.Together;
 import org.scholion.server.testing.Visitor;
 import tools.jackson.databind.JsonNode;
 
@@ -81,6 +82,14 @@ class ChosenStudentsTest {
         Map<String, Object> all = new HashMap<>();
         all.put("students", null);
         lotte.put("/api/sittings/" + lesson.sitting() + "/students", all).isRefused(403);
+    }
+
+    @Test
+    void two_who_choose_at_once_leave_what_one_of_them_chose(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Chosen twice", "A");
+        List<String> both = List.of(id(lesson, "Marrin"), id(lesson, "Orrel"));
+        Together.times(6, i -> choose(lesson, both.subList(0, 1 + i % 2)).ok());
+        assertThat(rows(lesson)).isIn(1, 2);
     }
 
     @Test
