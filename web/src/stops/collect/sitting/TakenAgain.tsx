@@ -29,6 +29,11 @@ export function TakenAgain({
           {t("Which attempt counts is a rule of the paper, in Key: the best, unless it says otherwise.")}
         </p>
       )}
+      {settings.attempts > 1 && seen.keys === "AT_HAND_IN" && (
+        <p className="text-small text-waiting">
+          {t("Students see the right answers at hand-in, before they take it again.")}
+        </p>
+      )}
       {mayBeChanged(settings) && (
         <Pick
           label={t("after handing in, answers")}

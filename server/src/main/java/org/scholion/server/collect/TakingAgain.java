@@ -96,31 +96,44 @@ class TakingAgain {
 
     /** A student changes what they have handed in: that is kept, and another attempt goes on with its answers. */
     UUID change(Me me, UUID id) {
-        access.require(me, Access.Action.TAKE, id);
-        Attempt attempt = attempts.require(id);
-        UUID again = turns.whole(attempt.assessment(), () -> {
+        access.require(me, Access.Action.SEE_ATTEMPT, id);
+        SettingAside.Fate fate = settingAside.fate(id);
+        UUID again = turns.whole(fate.assessment(), () -> {
             attempts.hold(List.of(id));
-            Attempt was = attempts.require(id);
-            if (!was.isIn()) {
-                return id;
-            }
-            Instant now = clock.instant();
-            SittingRow sitting = sittings.require(was.sitting());
-            Instant due = atWork.require(id).due();
-            if (!sitting.settings.changes() || was.way() != Attempt.Way.SCREEN || due == null) {
-                throw Refused.conflict("no-changes", "What you have handed in cannot be changed. Ask your teacher.");
-            }
-            if (!now.isBefore(due)) {
-                throw Refused.conflict("closed", "Time is up, so your answers stay as you handed them in.");
-            }
-            Refused why = whyNot(was);
-            if (why != null) {
-                throw why;
-            }
-            return goOn(me, was, due, atWork.require(id).moreUntil(), now);
+            SettingAside.Fate now = settingAside.fate(id);
+            return now.aside() ? changedAlready(now) : changed(me, attempts.require(id));
         });
-        events.say("assessment:" + attempt.assessment());
+        events.say("assessment:" + fate.assessment());
         return again;
+    }
+
+    /** Another window of the student's was first: both go on in the same. */
+    private static UUID changedAlready(SettingAside.Fate fate) {
+        UUID next = fate.goesOnIn();
+        if (fate.byStudent() && next != null) {
+            return next;
+        }
+        throw Refused.conflict("set-aside", "Your teacher has set this attempt aside. Go back to To do.");
+    }
+
+    private UUID changed(Me me, Attempt was) {
+        if (!was.isIn()) {
+            return was.id();
+        }
+        AtWork.Stand stand = atWork.require(was.id());
+        Instant due = stand.due();
+        Instant now = clock.instant();
+        if (!sittings.require(was.sitting()).settings.changes() || was.way() != Attempt.Way.SCREEN || due == null) {
+            throw Refused.conflict("no-changes", "What you have handed in cannot be changed. Ask your teacher.");
+        }
+        if (!now.isBefore(due)) {
+            throw Refused.conflict("closed", "Time is up, so your answers stay as you handed them in.");
+        }
+        Refused why = whyNot(was);
+        if (why != null) {
+            throw why;
+        }
+        return goOn(me, was, due, stand.moreUntil(), now);
     }
 
     /** A teacher opens it again for so many minutes. */

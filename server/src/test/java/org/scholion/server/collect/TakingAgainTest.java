@@ -172,6 +172,25 @@ class TakingAgainTest {
     }
 
     @Test
+    void who_changes_answers_in_three_windows_at_once_goes_on_in_one(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Changed in three", "A");
+        SittingSettingsTest.set(lesson, "changes", true).ok();
+        Visitor lotte = school.as("Lotte Marrin");
+        String first = lesson.begin(lotte);
+        handIn(lotte, first, "granny");
+        List<Visitor> windows = List.of(lotte, school.as("Lotte Marrin"), school.as("Lotte Marrin"));
+        List<String> begun = Together.times(windows.size(), i -> begun(change(windows.get(i), first)));
+        assertThat(begun).containsOnly(begun.get(0)).doesNotContain(first);
+        assertThat(lotte.get("/api/student/attempts/" + first + "/time")
+                        .ok()
+                        .get("asideByStudent")
+                        .booleanValue())
+                .isTrue();
+        assertThat(Lesson.say(lotte, first, "q2", "bowline").code()).isEqualTo("changing");
+        assertThat(row(lesson).get("taken").intValue()).isEqualTo(1);
+    }
+
+    @Test
     void answers_are_not_changed_once_the_time_is_over_or_the_marks_are_seen(Scholion.Running school) {
         Lesson lesson = Lesson.given(school, "Not changed", "A");
         SittingSettingsTest.set(lesson, "changes", true).ok();
