@@ -87,11 +87,11 @@ public record SeenWhen(
                 dateless(answers),
                 dateless(notes),
                 dateless(keys),
-                dateless(standards),
+                standards == null ? null : dateless(standards),
                 null);
     }
 
-    private static @Nullable When dateless(@Nullable When when) {
+    private static When dateless(When when) {
         return when == When.FROM_DATE ? When.HANDED_BACK : when;
     }
 
