@@ -87,7 +87,7 @@ public record SeenWhen(
                 dateless(answers),
                 dateless(notes),
                 dateless(keys),
-                standards == null ? null : dateless(standards),
+                standards == null ? When.NEVER : dateless(standards),
                 null);
     }
 
