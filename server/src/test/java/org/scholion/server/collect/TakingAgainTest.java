@@ -147,16 +147,19 @@ class TakingAgainTest {
     @Test
     void answers_are_changed_after_handing_in_where_that_is_allowed_and_each_hand_in_is_kept(
             Scholion.Running school, Standings standings) {
-        Lesson lesson = Lesson.given(school, "Changed after", "A");
+        Lesson lesson = Lesson.given(school, "Changed and handed in again", "A");
+        SittingSettingsTest.set(lesson, "changes", true).ok();
         Visitor lotte = school.as("Lotte Marrin");
         String first = lesson.begin(lotte);
         handIn(lotte, first, "granny");
-        String receipt =
-                lotte.get("/api/student/attempts/" + first).ok().get("receipt").stringValue();
-        assertThat(change(lotte, first).code()).isEqualTo("no-changes");
-        assertThat(next(lotte, first).get("changeUntil").isNull()).isTrue();
-        SittingSettingsTest.set(lesson, "changes", true).ok();
-        assertThat(next(lotte, first).get("changeUntil").isNull()).isFalse();
+        JsonNode handedIn = lotte.get("/api/student/attempts/" + first).ok();
+        String receipt = handedIn.get("receipt").stringValue();
+        assertThat(handedIn.get("next").get("changeUntil").isNull())
+                .as(
+                        "%s %s",
+                        handedIn,
+                        lesson.teacher.get("/api/sittings/" + lesson.sitting()).body())
+                .isFalse();
         change(school.as("Tamsin Orrel"), first).isRefused(404);
         change(lesson.teacher, first).isRefused(403);
         String again = begun(change(lotte, first));
@@ -169,6 +172,16 @@ class TakingAgainTest {
         lotte.get("/api/student/receipts/" + receipt).ok();
         assertThat(row(lesson).get("taken").intValue()).isEqualTo(1);
         assertThat(standings.differences()).isEmpty();
+    }
+
+    @Test
+    void answers_stay_as_they_were_handed_in_where_the_sitting_says_nothing_else(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Not to be changed", "A");
+        Visitor lotte = school.as("Lotte Marrin");
+        String attempt = lesson.begin(lotte);
+        handIn(lotte, attempt, "granny");
+        assertThat(next(lotte, attempt).get("changeUntil").isNull()).isTrue();
+        assertThat(change(lotte, attempt).code()).isEqualTo("no-changes");
     }
 
     @Test
