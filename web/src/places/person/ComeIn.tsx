@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useEffect } from "react";
-import { api, ok, type Schemas } from "../../api/client";
+import { api, ok, Problem, type Schemas } from "../../api/client";
 import { Empty, Loaded } from "../../parts/States";
 import { t } from "../../text";
 import { moment } from "../../text/figures";
@@ -10,15 +10,14 @@ type Way = Schemas["WayTo"];
 
 /** Where a short link leads: whoever is signed in goes on, others come in by a slip or sign in. */
 export function ComeIn({ session }: { session: Schemas["Session"] }) {
-  const way = decodeURIComponent(location.pathname.slice("/s/".length));
+  const way = plain(location.pathname.slice("/s/".length));
   const query = useQuery({
     queryKey: ["way", way],
-    retry: false,
     queryFn: () => ok(api.GET("/api/ways/{way}", { params: { path: { way } } })),
   });
   return (
     <main id="page" className="mx-auto max-w-md px-6 py-12">
-      {query.isError ? (
+      {query.error instanceof Problem && query.error.status === 404 ? (
         <Empty title={t("There is nothing under this link.")}>
           {t("Type it as it stands on your slip or on the board, or ask your teacher.")}
         </Empty>
@@ -29,14 +28,19 @@ export function ComeIn({ session }: { session: Schemas["Session"] }) {
   );
 }
 
-/** What a square code on a slip tells behind the #; nothing where it is damaged. */
+/** A piece of an address as it is meant; as it stands where it is damaged. */
+function plain(piece: string): string {
+  try {
+    return decodeURIComponent(piece);
+  } catch {
+    return piece;
+  }
+}
+
+/** What a square code on a slip tells behind the #. */
 function typedOf(hash: string): { who: string; code: string } {
   const [who = "", code = ""] = hash.slice(1).split(",");
-  try {
-    return { who: decodeURIComponent(who), code };
-  } catch {
-    return { who: "", code: "" };
-  }
+  return { who: plain(who), code };
 }
 
 function Door({ to, session }: { to: Way; session: Schemas["Session"] }) {

@@ -52,10 +52,15 @@ function Giving({
     free.find((s) => s.id === params.get("to"))?.id ?? free[0]?.id ?? "",
   );
   const [first] = useState(() => firstDraft());
-  const { draft, setDraft, forget } = useTypedDraft(`give-out:${assessment}`, first);
+  const { draft: typed, setDraft, forget } = useTypedDraft(`give-out:${assessment}`, first);
   const name = free.find((s) => s.id === section)?.name ?? "";
   const give = useGiveOut(assessment, true);
   const students = (useCourse(course).data?.students ?? []).filter((s) => s.section === section);
+  // Who was chosen of another section is not chosen of this one.
+  const draft = {
+    ...typed,
+    students: typed.students && students.map((s) => s.id).filter((id) => typed.students?.includes(id)),
+  };
   return (
     <Sheet
       margin={
@@ -88,10 +93,7 @@ function Giving({
               label={t("Given to")}
               value={section}
               options={free.map((s) => [s.id, s.name])}
-              onChange={(other) => {
-                setSection(other);
-                setDraft({ ...draft, students: null });
-              }}
+              onChange={setSection}
             />
             <WhoHasIt section={students} draft={draft} onChange={setDraft} />
           </>

@@ -50,7 +50,7 @@ export function WaysToIt({
           </p>
           {slips.held > 0 && (
             <p className="text-small text-soft">
-              {t("{{count}} codes hold until it is over.", { count: slips.held })}{" "}
+              {t("{{count}} codes hold until it is over.", { count: slips.held })} {t("New slips end them.")}{" "}
               <TextButton disabled={slips.isPending} onClick={slips.onEnd}>
                 {t("End them, and sign out who came in by one")}
               </TextButton>

@@ -7,12 +7,14 @@ import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * What of a result is a fact: points, marks, band, what was reached, and what the teacher says. How the application words
+ * What of a result is a fact: points, marks, band, what was reached and shown of standards, and what the teacher says. How the application words
  * it, and what course and questions are called, is none: a reworded reason makes no other result.
  */
 final class ResultFacts {
     private static final List<String> OF_ALL = List.of("score", "possible", "percent", "band", "passed", "provisional");
     private static final List<String> OF_A_MARK = List.of("state", "points", "of", "note", "mastered");
+
+    private static final List<String> OF_A_STANDARD = List.of("code", "score", "possible");
 
     /** The teacher's own words; of the rest only whether it is shown at all. */
     private static final List<String> SAID = List.of("comment", "feedback");
@@ -27,6 +29,8 @@ final class ResultFacts {
         facts.put("message", result.path("message").asString(""));
         ArrayNode awards = facts.putArray("awards");
         result.path("awards").forEach(a -> awards.add(a.path("title").asString("")));
+        ArrayNode standards = facts.putArray("standards");
+        result.path("standards").forEach(s -> standards.add(picked(s, OF_A_STANDARD)));
         ArrayNode items = facts.putArray("items");
         result.path("items").forEach(i -> items.add(item(i)));
         return facts;
