@@ -16,8 +16,6 @@ import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.Item;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.total.Grading;
-import org.scholion.formats.assessment.AnswerJson;
-import org.scholion.formats.assessment.StudentAnswer;
 import org.scholion.server.access.Access;
 import org.scholion.server.file.FileUses;
 import org.scholion.server.key.Assessments;
@@ -92,7 +90,7 @@ public class AsStudent {
         Instant begun = now.isBefore(times.opens()) || !now.isBefore(times.ends()) ? times.opens() : now;
         Instant ends = now.plus(Duration.between(begun, times.deadline(begun)));
         return new AsStudentView(
-                ToDo.open(sitting, times, edition.assessment().title()),
+                ToDo.open(sitting, different, edition.assessment().title()),
                 paper(edition, sitting, times, now, ends),
                 sitting.seen,
                 different != null,
@@ -135,10 +133,10 @@ public class AsStudent {
         Set<String> leftOut = Drawn.leftOut(edition, nobody);
         Map<String, JsonNode> answers = new LinkedHashMap<>();
         for (Item item : edition.items()) {
-            Object answer = leftOut.contains(item.id()) ? null : said.get(item.id());
-            if (answer != null && Monitor.isSaid(JsonColumn.node(answer))) {
-                answers.put(
-                        item.id(), AnswerJson.write(StudentAnswer.read(item, ids.kept(item, JsonColumn.node(answer)))));
+            Object typed = leftOut.contains(item.id()) ? null : said.get(item.id());
+            JsonNode answer = typed == null ? null : JsonColumn.node(typed);
+            if (Monitor.isSaid(answer)) {
+                answers.put(item.id(), ids.answer(item, answer));
             }
         }
         Attempt attempt = new Attempt(

@@ -10,6 +10,8 @@ import org.scholion.core.item.Item;
 import org.scholion.core.item.Named;
 import org.scholion.core.item.OrderItem;
 import org.scholion.core.item.PairsItem;
+import org.scholion.formats.assessment.AnswerJson;
+import org.scholion.formats.assessment.StudentAnswer;
 import org.scholion.server.platform.Refused;
 import org.scholion.server.platform.Veil;
 import tools.jackson.databind.JsonNode;
@@ -53,6 +55,11 @@ record OwnIds(Veil veil, UUID attempt) {
      */
     JsonNode kept(Item item, JsonNode said) {
         return translate(item.id(), item, said, this::ofTheKey);
+    }
+
+    /** The same in the form of the answer's kind: nothing that no student can say is in it. */
+    JsonNode answer(Item item, JsonNode said) {
+        return AnswerJson.write(StudentAnswer.read(item, kept(item, said)));
     }
 
     private String ofTheKey(String place, List<String> ids, String own) {

@@ -68,15 +68,18 @@ public record SeenWhen(
         }
     }
 
+    private When ofStandards() {
+        return standards == null ? When.NEVER : standards;
+    }
+
     SeenWhen checked() {
         boolean asksDate =
-                Stream.of(score, marks, answers, notes, keys, standards).anyMatch(w -> w == When.FROM_DATE);
+                Stream.of(score, marks, answers, notes, keys, ofStandards()).anyMatch(w -> w == When.FROM_DATE);
         Moments.require("from", from);
         if (asksDate && from == null) {
             throw Refused.invalid("from", "Say from which date on it is seen.");
         }
-        When ofStandards = standards == null ? When.NEVER : standards;
-        return new SeenWhen(score, marks, answers, notes, keys, ofStandards, asksDate ? from : null);
+        return new SeenWhen(score, marks, answers, notes, keys, ofStandards(), asksDate ? from : null);
     }
 
     /** The same without a date: what waits for one is seen when it is handed back. */
@@ -87,7 +90,7 @@ public record SeenWhen(
                 dateless(answers),
                 dateless(notes),
                 dateless(keys),
-                standards == null ? When.NEVER : dateless(standards),
+                dateless(ofStandards()),
                 null);
     }
 
@@ -102,11 +105,11 @@ public record SeenWhen(
                 isSeen(answers, now, allClosed),
                 isSeen(notes, now, allClosed),
                 isSeen(keys, now, allClosed),
-                isSeen(standards, now, allClosed));
+                isSeen(ofStandards(), now, allClosed));
     }
 
-    private boolean isSeen(@Nullable When when, Instant now, boolean allClosed) {
-        return switch (when == null ? When.NEVER : when) {
+    private boolean isSeen(When when, Instant now, boolean allClosed) {
+        return switch (when) {
             case AT_HAND_IN -> true;
             case ALL_CLOSED -> allClosed;
             case FROM_DATE -> from != null && !now.isBefore(from);
@@ -122,11 +125,11 @@ public record SeenWhen(
                 isSeen(answers, moment),
                 isSeen(notes, moment),
                 isSeen(keys, moment),
-                isSeen(standards, moment));
+                isSeen(ofStandards(), moment));
     }
 
-    private static boolean isSeen(@Nullable When when, When moment) {
-        return when != null && when != When.NEVER && when.compareTo(moment) <= 0;
+    private static boolean isSeen(When when, When moment) {
+        return when != When.NEVER && when.compareTo(moment) <= 0;
     }
 
     /** What is handed back with it: everything that is ever to be seen. */
@@ -137,6 +140,6 @@ public record SeenWhen(
                 answers != When.NEVER,
                 notes != When.NEVER,
                 keys != When.NEVER,
-                standards != null && standards != When.NEVER);
+                ofStandards() != When.NEVER);
     }
 }

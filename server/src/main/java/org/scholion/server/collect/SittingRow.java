@@ -74,4 +74,9 @@ class SittingRow {
 
     @SuppressWarnings("NullAway.Init")
     SittingRow() {}
+
+    /** How often a student may take it, with what is different for them. */
+    int attemptsFor(@Nullable DifferentRow different) {
+        return settings.attempts() + (different == null ? 0 : different.attempts);
+    }
 }

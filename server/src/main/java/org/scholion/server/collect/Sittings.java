@@ -191,7 +191,9 @@ public class Sittings {
         row.madeBy = me.id();
         row.madeAt = clock.instant();
         repository.saveAndFlush(row);
-        who.choose(row, wanted.students());
+        if (wanted.students() != null) {
+            who.choose(row, wanted.students());
+        }
         events.say("assessment:" + assessment);
         return row;
     }
@@ -412,14 +414,17 @@ public class Sittings {
     /** A sitting's times as one student has them. */
     @Transactional(readOnly = true)
     OwnTimes timesOf(SittingRow sitting, UUID student) {
-        return OwnTimes.of(sitting, entities.find(DifferentRow.class, new StudentInSitting(sitting.id, student)));
+        return OwnTimes.of(sitting, different(sitting, student));
     }
 
-    /** How often more than the others one student may take it. */
+    /** How often one student may take it. */
     @Transactional(readOnly = true)
-    int attemptsMore(UUID sitting, UUID student) {
-        DifferentRow own = entities.find(DifferentRow.class, new StudentInSitting(sitting, student));
-        return own == null ? 0 : own.attempts;
+    int attemptsFor(SittingRow sitting, UUID student) {
+        return sitting.attemptsFor(different(sitting, student));
+    }
+
+    private @Nullable DifferentRow different(SittingRow sitting, UUID student) {
+        return entities.find(DifferentRow.class, new StudentInSitting(sitting.id, student));
     }
 
     /** Says when students who have handed in may see the questions again. */

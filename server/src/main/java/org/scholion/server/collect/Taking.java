@@ -17,9 +17,7 @@ import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Item;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.total.Part;
-import org.scholion.formats.assessment.AnswerJson;
 import org.scholion.formats.assessment.Layout;
-import org.scholion.formats.assessment.StudentAnswer;
 import org.scholion.formats.rich.RichText;
 import org.scholion.server.access.Access;
 import org.scholion.server.key.Edition;
@@ -437,7 +435,7 @@ public class Taking {
     private JsonNode kept(UUID order, Item item, @Nullable Object answer) {
         JsonNode said = answer == null ? JsonColumn.node("") : JsonColumn.node(answer);
         boolean takenBack = said.isString() && said.stringValue().isEmpty();
-        return takenBack ? said : AnswerJson.write(StudentAnswer.read(item, new OwnIds(veil, order).kept(item, said)));
+        return takenBack ? said : new OwnIds(veil, order).answer(item, said);
     }
 
     /** A student goes on to a question, where there is no way back from it. */

@@ -79,8 +79,8 @@ class TakingAgain {
 
     /** How often a student may still take it; what was set aside does not count. */
     int left(SittingRow sitting, UUID student) {
-        int allowed = sitting.settings.attempts() + sittings.attemptsMore(sitting.id, student);
-        return Math.max(0, allowed - attempts.taken(sitting.assessment, sitting.section, student));
+        int taken = attempts.taken(sitting.assessment, sitting.section, student);
+        return Math.max(0, sittings.attemptsFor(sitting, student) - taken);
     }
 
     /** Why answers that are in cannot be changed by their student; null where they can. */

@@ -105,7 +105,7 @@ class ToDo {
 
     private static ToDoLine line(Instant now, Given g) {
         OwnTimes own = OwnTimes.of(g.sitting(), g.different());
-        int allowed = g.sitting().settings.attempts() + (g.different() == null ? 0 : g.different().attempts);
+        int allowed = g.sitting().attemptsFor(g.different());
         int left = own.isOpen(now) ? (int) Math.max(0, allowed - g.taken()) : 0;
         return line(
                 g.sitting(),
@@ -119,9 +119,9 @@ class ToDo {
     private record Own(@Nullable UUID attempt, Stage stage, int allowed, int left) {}
 
     /** As it would stand for whoever may begin now. */
-    static ToDoLine open(SittingRow sitting, OwnTimes own, String title) {
-        int attempts = sitting.settings.attempts();
-        return line(sitting, own, new Own(null, Stage.OPEN, attempts, attempts), title, "");
+    static ToDoLine open(SittingRow sitting, @Nullable DifferentRow different, String title) {
+        int attempts = sitting.attemptsFor(different);
+        return line(sitting, OwnTimes.of(sitting, different), new Own(null, Stage.OPEN, attempts, attempts), title, "");
     }
 
     private static ToDoLine line(SittingRow sitting, OwnTimes own, Own how, String title, String course) {

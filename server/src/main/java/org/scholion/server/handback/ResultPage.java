@@ -24,6 +24,7 @@ import org.scholion.server.ledger.Standings;
 import org.scholion.server.standard.Frameworks;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.util.function.SingletonSupplier;
 import tools.jackson.databind.JsonNode;
 
 /** Makes a student's result page from ledger and standing. */
@@ -57,8 +58,8 @@ public class ResultPage {
     /** A message for whoever has at least this percent. */
     public record Message(String from, String text) {}
 
-    /** What all pages of an assessment have in common: it is asked once for all of them. */
-    record Common(Edition edition, String title, String course, OnStandards standards) {}
+    /** What all pages of an assessment have in common: it is asked once for all of them, standards where one shows them. */
+    record Common(Edition edition, String title, String course, SingletonSupplier<OnStandards> standards) {}
 
     @Transactional(readOnly = true)
     Common common(Edition edition) {
@@ -66,7 +67,11 @@ public class ResultPage {
         String course = entities.createQuery("select c.title from Course c where c.id = :id", String.class)
                 .setParameter("id", facts.course())
                 .getSingleResult();
-        return new Common(edition, facts.title(), course, OnStandards.of(edition, frameworks.ofCourse(facts.course())));
+        return new Common(
+                edition,
+                facts.title(),
+                course,
+                SingletonSupplier.of(() -> OnStandards.of(edition, frameworks.ofCourse(facts.course()))));
     }
 
     @Transactional(readOnly = true)
@@ -128,7 +133,7 @@ public class ResultPage {
                 message(standing.percent(), messages),
                 score ? counts.ofAll() : null,
                 score ? awards(edition, standing) : List.of(),
-                sees.showsStandards() ? common.standards().of(marks) : List.of(),
+                sees.showsStandards() ? common.standards().obtain().of(marks) : List.of(),
                 items);
     }
 

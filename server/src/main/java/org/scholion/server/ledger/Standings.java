@@ -192,24 +192,24 @@ public class Standings {
 
     /** What attempts stand at by their marks in brief, curved or, where one looks at the whole sitting, before the curve. */
     static Map<UUID, Standing> computed(Edition edition, List<Attempt> some, Map<UUID, List<Brief>> marks) {
+        return standings(edition, outcomes(edition, some, a -> plain(marks.getOrDefault(a.id(), List.of()))));
+    }
+
+    private static Map<UUID, Standing> standings(Edition edition, Map<UUID, Outcome> outcomes) {
         Grading grading = edition.assessment().grading();
         Map<UUID, Standing> all = new HashMap<>();
-        outcomes(edition, some, a -> plain(marks.getOrDefault(a.id(), List.of())))
-                .forEach((id, outcome) -> {
-                    Standing s = Standing.of(id, outcome, grading.percentDigits());
-                    all.put(id, grading.looksAtTheSitting() ? s.beforeTheCurve() : s);
-                });
+        outcomes.forEach((id, outcome) -> {
+            Standing s = Standing.of(id, outcome, grading.percentDigits());
+            all.put(id, grading.looksAtTheSitting() ? s.beforeTheCurve() : s);
+        });
         return all;
     }
 
     /** What an attempt would stand at by these marks, if it were the only one; nothing is kept. */
     public static Standing alone(Edition edition, Attempt attempt, Map<String, LedgerMark> marks) {
         Map<UUID, Map<String, Mark>> plain = plain(Map.of(attempt.id(), marks));
-        Outcome outcome = Objects.requireNonNull(
-                outcomes(edition, List.of(attempt), plain).get(attempt.id()));
-        Grading grading = edition.assessment().grading();
-        Standing s = Standing.of(attempt.id(), outcome, grading.percentDigits());
-        return grading.looksAtTheSitting() ? s.beforeTheCurve() : s;
+        Map<UUID, Outcome> outcomes = outcomes(edition, List.of(attempt), plain);
+        return Objects.requireNonNull(standings(edition, outcomes).get(attempt.id()));
     }
 
     static List<Mark> plain(List<Brief> briefs) {

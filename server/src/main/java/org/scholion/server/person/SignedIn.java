@@ -2,6 +2,8 @@ package org.scholion.server.person;
 
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.EntityManagerFactory;
+import jakarta.persistence.Query;
+import jakarta.persistence.TypedQuery;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
@@ -10,6 +12,7 @@ import java.time.Instant;
 import java.util.Collection;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -172,30 +175,25 @@ class SignedIn implements SecurityContextRepository, SignIns {
     /** Signs a person out everywhere, but for one browser where one is named. */
     void endAll(UUID person, @Nullable HttpServletRequest but) {
         byte[] kept = but == null ? new byte[0] : Token.of(but).map(Token::hash).orElse(new byte[0]);
-        transaction.executeWithoutResult(t -> {
-            List<byte[]> ended = entities.createQuery(
-                            "select token from SignInRow where person = :person and token <> :kept", byte[].class)
-                    .setParameter("person", person)
-                    .setParameter("kept", kept)
-                    .getResultList();
-            entities.createQuery("delete from SignInRow where person = :person and token <> :kept")
-                    .setParameter("person", person)
-                    .setParameter("kept", kept)
-                    .executeUpdate();
-            ended.forEach(hash -> events.signedOut(HexFormat.of().formatHex(hash)));
-        });
+        endWhere("person = :person and token <> :kept", Map.of("person", person, "kept", kept));
     }
 
     @Override
     public void endOf(UUID sitting) {
+        endWhere("sitting = :sitting", Map.of("sitting", sitting));
+    }
+
+    /** Ends these, and the streams that are open under them. */
+    private void endWhere(String which, Map<String, Object> values) {
         transaction.executeWithoutResult(t -> {
-            List<byte[]> ended = entities.createQuery(
-                            "select token from SignInRow where sitting = :sitting", byte[].class)
-                    .setParameter("sitting", sitting)
-                    .getResultList();
-            entities.createQuery("delete from SignInRow where sitting = :sitting")
-                    .setParameter("sitting", sitting)
-                    .executeUpdate();
+            TypedQuery<byte[]> these = entities.createQuery("select token from SignInRow where " + which, byte[].class);
+            Query delete = entities.createQuery("delete from SignInRow where " + which);
+            values.forEach((name, value) -> {
+                these.setParameter(name, value);
+                delete.setParameter(name, value);
+            });
+            List<byte[]> ended = these.getResultList();
+            delete.executeUpdate();
             ended.forEach(hash -> events.signedOut(HexFormat.of().formatHex(hash)));
         });
     }

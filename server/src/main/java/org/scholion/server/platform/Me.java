@@ -21,11 +21,6 @@ public record Me(
         this(id, school, role, given, family, null);
     }
 
-    /** The same person, for one sitting only. */
-    public Me onlyFor(UUID sitting) {
-        return new Me(id, school, role, given, family, sitting);
-    }
-
     /** What a person is in the school. */
     public enum Role {
         TEACHER,

@@ -59,6 +59,7 @@ class AsStudentTest {
         longer.put("students", List.of(student));
         longer.put("opens", null);
         longer.put("closes", null);
+        longer.put("attempts", 2);
         lesson.teacher.put(sitting + "/different", longer).ok();
         String path = lesson.path("/as-student?sitting=" + lesson.sitting());
         assertThat(lesson.teacher.get(path).ok().get("line").get("minutes").intValue())
@@ -66,6 +67,7 @@ class AsStudentTest {
         JsonNode own = lesson.teacher.get(path + "&student=" + student).ok();
         assertThat(own.get("line").get("minutes").intValue()).isEqualTo(60);
         assertThat(own.get("different").booleanValue()).isTrue();
+        assertThat(own.get("line").get("rules").get("attempts").intValue()).isEqualTo(3);
     }
 
     @Test
