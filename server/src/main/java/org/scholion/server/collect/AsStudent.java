@@ -135,7 +135,7 @@ public class AsStudent {
         for (Item item : edition.items()) {
             Object typed = leftOut.contains(item.id()) ? null : said.get(item.id());
             JsonNode answer = typed == null ? null : JsonColumn.node(typed);
-            if (Monitor.isSaid(answer)) {
+            if (answer != null && Monitor.isSaid(answer)) {
                 answers.put(item.id(), ids.answer(item, answer));
             }
         }
