@@ -14,7 +14,8 @@ export function NotHere() {
 /** A page, or a part of one, that could not be loaded. */
 export function NotLoaded() {
   const error = useRouteError();
-  const isMissingPart = error instanceof TypeError || String(error).includes("import");
+  // Each browser has its own words for it, and "import" or "module" is in all of them.
+  const isMissingPart = /import|module|preload/i.test(String(error));
   return (
     <Instead title={t("This page could not be shown.")}>
       {isMissingPart

@@ -26,7 +26,13 @@ export function OnWall({
       <div className="mx-auto max-w-5xl">
         <p className="flex items-baseline gap-4 text-soft">
           {head}
-          <TextButton ref={(button) => button?.focus()} className="ml-auto" onClick={onClose}>
+          <TextButton
+            ref={(button) => {
+              button?.focus();
+            }}
+            className="ml-auto"
+            onClick={onClose}
+          >
             {t("Close")}
           </TextButton>
         </p>

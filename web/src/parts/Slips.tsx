@@ -16,7 +16,9 @@ export function SlipSheet({
   onClose: () => void;
   children: ReactNode;
 }) {
-  useEffect(() => window.scrollTo(0, 0), []);
+  useEffect(() => {
+    window.scrollTo(0, 0);
+  }, []);
   return (
     <main id="page" className="mx-auto w-full max-w-5xl px-6 py-6">
       <div className="no-print mb-5">

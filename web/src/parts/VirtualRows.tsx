@@ -55,7 +55,9 @@ function ManyRows<T>({
 }) {
   const body = useRef<HTMLTableSectionElement>(null);
   const [offset, setOffset] = useState(0);
-  useLayoutEffect(() => setOffset(body.current?.offsetTop ?? 0), []);
+  useLayoutEffect(() => {
+    setOffset(body.current?.offsetTop ?? 0);
+  }, []);
   const virtual = useWindowVirtualizer({
     count: rows.length,
     estimateSize: () => height,

@@ -15,7 +15,9 @@ export function PastedKey({
   onLeave: () => void;
 }) {
   const take = useRef<HTMLDivElement>(null);
-  useEffect(() => take.current?.querySelector("button")?.focus(), []);
+  useEffect(() => {
+    take.current?.querySelector("button")?.focus();
+  }, []);
   const good = says.filter((s) => s.fits).length;
   const unfit = says.length - good;
   const replaced = says.filter((s) => s.replaces).length;

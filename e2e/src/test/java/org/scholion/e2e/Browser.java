@@ -60,6 +60,7 @@ final class Browser implements AutoCloseable {
                 "--use-fake-device-for-media-stream",
                 "--lang=en-GB",
                 "--user-data-dir=" + profile);
+        options.setCapability("goog:loggingPrefs", Map.of("browser", "SEVERE"));
         driver = new ChromeDriver(
                 new ChromeDriverService.Builder()
                         .usingDriverExecutable(new java.io.File("/usr/bin/chromedriver"))
@@ -399,8 +400,16 @@ final class Browser implements AutoCloseable {
                     .ignoring(ElementClickInterceptedException.class)
                     .until(d -> holdsNow(check));
         } catch (TimeoutException e) {
-            throw new AssertionError("waited in vain for " + what + " at " + driver.getCurrentUrl() + "\n" + text(), e);
+            throw new AssertionError(
+                    "waited in vain for " + what + " at " + driver.getCurrentUrl() + "\n" + text() + consoleErrors(),
+                    e);
         }
+    }
+
+    private String consoleErrors() {
+        return driver.manage().logs().get("browser").getAll().stream()
+                .map(entry -> "\nConsole: " + entry.getMessage())
+                .collect(Collectors.joining());
     }
 
     /** Not while another page is taking the place of the one that is looked at. */
