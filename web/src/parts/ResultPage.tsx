@@ -50,6 +50,18 @@ export function ResultPage({
           {a.words && <span className="block font-script">{a.words}</span>}
         </p>
       ))}
+      {result.ofClass && (
+        <p className="mt-3 text-soft">
+          {t("Your class: {{mean}} on average, half of them between {{low}} and {{high}}.", {
+            mean: percent(result.ofClass.mean),
+            low: percent(result.ofClass.low),
+            high: percent(result.ofClass.high),
+          })}{" "}
+          {t("This rests on {{count}} students whose marks are decided.", {
+            count: result.ofClass.students,
+          })}
+        </p>
+      )}
       {(result.standards ?? []).length > 0 && (
         <OnStandards all={result.standards ?? []} heading={own ? "h2" : "h3"} />
       )}

@@ -8,6 +8,7 @@ import { Field } from "../../parts/Field";
 import { MarginPart } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
+import { Groups } from "./groups/Groups";
 import type { CourseView, useCourseWork } from "./useCourse";
 
 type Work = ReturnType<typeof useCourseWork>;
@@ -29,6 +30,7 @@ export function RosterMargin({ view, work, section }: { view: CourseView; work: 
         </MarginPart>
       )}
       {view.sections.length > 0 && <AddStudent view={view} work={work} section={section} />}
+      <Groups view={view} />
       <Sections view={view} work={work} />
       <Teachers view={view} work={work} />
     </>

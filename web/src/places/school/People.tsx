@@ -33,7 +33,7 @@ export function People() {
     <Loaded query={people}>
       {(all) => {
         const shown = all.filter((p) => fits(p, words, role));
-        const without = shown.filter((p) => !p.hasPassword && !p.disabled);
+        const without = shown.filter((p) => !p.hasPassword && !p.disabled && !p.guest);
         const person = all.find((p) => p.id === chosen);
         return (
           <Sheet
@@ -54,6 +54,7 @@ export function People() {
                       ["TEACHER", t("teachers")],
                       ["STUDENT", t("students")],
                       ["ADMIN", t("administrators")],
+                      ["GUEST", t("guests of a sitting")],
                     ]}
                     onChange={setRole}
                   />
@@ -140,7 +141,8 @@ function InviteAll({ people }: { people: Person[] }) {
 
 function fits(p: Person, words: string, role: string): boolean {
   return (
-    (role === "" || p.role === role) && foundBy(words, [p.given, p.family, p.number, p.email, p.username])
+    (p.guest ? role === "GUEST" : role === "" || p.role === role) &&
+    foundBy(words, [p.given, p.family, p.number, p.email, p.username])
   );
 }
 

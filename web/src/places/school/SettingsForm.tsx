@@ -7,6 +7,21 @@ import { Trouble } from "../../parts/States";
 import { t } from "../../text";
 import { LanguageField, ZoneField } from "./fields";
 
+/** Several words in one field, with blanks between. */
+function Words({
+  label,
+  words,
+  onChange,
+}: {
+  label: string;
+  words: string[];
+  onChange: (words: string[]) => void;
+}) {
+  return (
+    <Field label={label} value={words.join(" ")} onChange={(e) => onChange(e.target.value.split(" "))} />
+  );
+}
+
 /** What the school is called, how it looks to its students, and what its teachers may do. */
 export function SettingsForm({ now }: { now: Schemas["SchoolSettings"] }) {
   const client = useQueryClient();
@@ -61,6 +76,22 @@ export function SettingsForm({ now }: { now: Schemas["SchoolSettings"] }) {
           />
         </div>
       </div>
+      <h2 className="mt-2 font-script text-words font-semibold">{t("Its addresses")}</h2>
+      <Words
+        label={t("Its own e-mail addresses end with (one after the other, such as school.example)")}
+        words={wanted.mailDomains ?? []}
+        onChange={(mailDomains) => set({ mailDomains })}
+      />
+      <Words
+        label={t("Pages that may show a sitting within them (such as https://www.school.example)")}
+        words={wanted.framedBy ?? []}
+        onChange={(framedBy) => set({ framedBy })}
+      />
+      <p className="text-small text-soft">
+        {t(
+          "A sitting’s short link can be shown within these pages. Browsers let students come in there only where the page has the same domain as Scholion.",
+        )}
+      </p>
       <h2 className="mt-2 font-script text-words font-semibold">{t("What teachers may do")}</h2>
       <div>
         <Check

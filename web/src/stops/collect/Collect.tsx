@@ -114,7 +114,14 @@ function Monitor({
     <Sheet
       margin={
         <>
-          <ActOn view={view} row={row} now={now} running={running} onNobody={() => setId(null)} />
+          <ActOn
+            assessment={assessment}
+            view={view}
+            row={row}
+            now={now}
+            running={running}
+            onNobody={() => setId(null)}
+          />
           <Stuck view={view} onChoose={(r) => setId(rowId(r))} />
           <SoFar assessment={assessment} view={view} />
           <SittingsGiven assessment={assessment} view={view} />

@@ -16,6 +16,7 @@ const WHAT: [keyof Sees, string][] = [
   ["notes", "my comments"],
   ["keys", "right answers"],
   ["standards", "how far on each standard"],
+  ["classFigures", "how their class did, from eight students on"],
 ];
 
 const GROUPS: [Group, string][] = [

@@ -5,6 +5,7 @@ import { api, ok, type Schemas } from "../../../api/client";
 import { Button } from "../../../parts/Button";
 import { Field } from "../../../parts/Field";
 import { Empty, Loaded, Trouble } from "../../../parts/States";
+import { fileUrl } from "../../../parts/upload";
 import { t } from "../../../text";
 import { moment } from "../../../text/figures";
 import { useToDo } from "./useToDo";
@@ -70,6 +71,13 @@ function rulesOf(line: Line): string[] {
 export function WhatIsTold({ line }: { line: Line }) {
   return (
     <>
+      {line.rules.picture && (
+        <img
+          src={fileUrl(line.rules.picture)}
+          alt={line.rules.pictureWords ?? ""}
+          className="my-4 max-h-72 max-w-full"
+        />
+      )}
       {line.rules.words && (
         <p className="my-4 font-script text-words whitespace-pre-wrap wrap-anywhere">{line.rules.words}</p>
       )}

@@ -11,12 +11,13 @@ describe("what students see afterwards, in words", () => {
         notes: "HANDED_BACK",
         keys: "NEVER",
         standards: "HANDED_BACK",
+        classFigures: "NEVER",
         from: null,
       }),
     ).toEqual([
       "At hand-in: score and band, own answers.",
       "When you hand back: how far on each standard, mark of each question, feedback and comments.",
-      "Never: right answers.",
+      "Never: right answers, how the class did, from eight students on.",
     ]);
   });
 });

@@ -7,18 +7,21 @@ import { Trouble } from "../../../parts/States";
 import { useTyped } from "../../../parts/typed";
 import { t } from "../../../text";
 import { time } from "../../../text/figures";
+import { GuestSaid } from "./GuestSaid";
 import { nameOf, type Row, type useRunning, type View } from "./useRunning";
 
 export const LINE_FIELD = "line-to-students";
 
 /** What can be done for the chosen student, or for all, while a sitting runs; what was done last can be undone. */
 export function ActOn({
+  assessment,
   view,
   row,
   now,
   running,
   onNobody,
 }: {
+  assessment: string;
   view: View;
   row: Row | undefined;
   now: number;
@@ -34,6 +37,7 @@ export function ActOn({
   }
   return (
     <MarginPart title={row ? nameOf(row) : t("For all who are at work")}>
+      {row?.guest && <GuestSaid assessment={assessment} row={row} />}
       {row?.stuck != null && (
         <Note by="waiting">
           {row.at === null

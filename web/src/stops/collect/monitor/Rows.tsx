@@ -93,6 +93,7 @@ function StudentRow({
       </th>
       <td className="pr-3 text-small text-soft">
         {row.way ? t(WAYS[row.way]) : ""}
+        {row.guest && <span className="block">{t("guest")}</span>}
         {row.taken > 1 && <span className="block">{t("attempt {{n}}", { n: row.taken })}</span>}
       </td>
       <td className="pr-3">

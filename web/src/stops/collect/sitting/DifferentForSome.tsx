@@ -1,8 +1,10 @@
 import { useState } from "react";
 import { Button, TextButton } from "../../../parts/Button";
-import { Check, Field } from "../../../parts/Field";
+import { Field } from "../../../parts/Field";
 import { MarginPart, Note } from "../../../parts/Sheet";
 import { Trouble } from "../../../parts/States";
+import { StudentChecks } from "../../../parts/StudentChecks";
+import type { Group } from "../../../places/courses/groups/useGroups";
 import { t } from "../../../text";
 import { moment } from "../../../text/figures";
 import { fieldTime, fromField } from "../../../text/zone";
@@ -13,7 +15,7 @@ import { type SittingView, useSittingChanges } from "./useSitting";
 type Line = SittingView["different"][number];
 
 /** More time, other dates: what is different for some students. Only teachers see it. */
-export function DifferentForSome({ view }: { view: SittingView }) {
+export function DifferentForSome({ view, groups }: { view: SittingView; groups: Group[] | undefined }) {
   const { differ, sameAgain } = useSittingChanges(view);
   const [editing, setEditing] = useState<Line | "new" | null>(null);
   return (
@@ -46,6 +48,7 @@ export function DifferentForSome({ view }: { view: SittingView }) {
         <Form
           key={editing === "new" ? "new" : editing.student}
           view={view}
+          groups={groups}
           line={editing === "new" ? null : editing}
           onDone={() => setEditing(null)}
           differ={differ}
@@ -78,11 +81,13 @@ const SHARES: [string, string][] = [
 
 function Form({
   view,
+  groups = [],
   line,
   onDone,
   differ,
 }: {
   view: SittingView;
+  groups: Group[] | undefined;
   line: Line | null;
   onDone: () => void;
   differ: ReturnType<typeof useSittingChanges>["differ"];
@@ -118,18 +123,13 @@ function Form({
       {line ? (
         <p className="font-semibold">{`${line.given} ${line.family}`}</p>
       ) : (
-        <fieldset className="max-h-52 overflow-y-auto border border-rule px-2 py-1">
-          <legend className="px-1 text-small font-semibold text-soft">{t("Students")}</legend>
-          {view.students.map((s) => (
-            <Check
-              key={s.id}
-              checked={students.includes(s.id)}
-              onChange={(on) => setStudents(on ? [...students, s.id] : students.filter((id) => id !== s.id))}
-            >
-              {`${s.family}, ${s.given}`}
-            </Check>
-          ))}
-        </fieldset>
+        <StudentChecks
+          legend={t("Students")}
+          all={view.students}
+          chosen={students}
+          groups={groups}
+          onChange={setStudents}
+        />
       )}
       <Pick
         label={t("Time")}

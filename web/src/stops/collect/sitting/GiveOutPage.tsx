@@ -4,6 +4,7 @@ import type { Schemas } from "../../../api/client";
 import { Button } from "../../../parts/Button";
 import { MarginPart, Sheet } from "../../../parts/Sheet";
 import { Empty, Loaded, Trouble } from "../../../parts/States";
+import { useGroups } from "../../../places/courses/groups/useGroups";
 import { useCourse } from "../../../places/courses/useCourse";
 import { t } from "../../../text";
 import { useHeader } from "../../Assessment";
@@ -54,6 +55,7 @@ function Giving({
   const [first] = useState(() => firstDraft());
   const { draft: typed, setDraft, forget } = useTypedDraft(`give-out:${assessment}`, first);
   const name = free.find((s) => s.id === section)?.name ?? "";
+  const groups = useGroups(course);
   const give = useGiveOut(assessment, true);
   const students = (useCourse(course).data?.students ?? []).filter((s) => s.section === section);
   // Who was chosen of another section is not chosen of this one.
@@ -95,7 +97,7 @@ function Giving({
               options={free.map((s) => [s.id, s.name])}
               onChange={setSection}
             />
-            <WhoHasIt section={students} draft={draft} onChange={setDraft} />
+            <WhoHasIt section={students} groups={groups.data} draft={draft} onChange={setDraft} />
           </>
         }
         way={null}

@@ -7,6 +7,7 @@ import { Box, Group, Pick } from "./boxes";
 import { fitting, isOdd, type PaperAfter, type Settings, type SittingDraft } from "./draft";
 import { SeenTable } from "./SeenTable";
 import { TakenAgain } from "./TakenAgain";
+import { TitlePicture } from "./TitlePicture";
 import { WaysToIt } from "./WaysToIt";
 
 const yesNo = (yes: string, no: string): ["yes" | "no", string][] => [
@@ -80,6 +81,7 @@ export function SittingFields({
       <SeenTable draft={draft} onChange={set} />
       <WaysToIt draft={draft} onChange={onChange} way={way} {...(slips ? { slips } : {})} />
       <Group title={t("Words before and after")}>
+        <TitlePicture settings={draft.settings} onSettings={settings} />
         <Area
           className="w-full"
           label={t("On the page before the questions")}

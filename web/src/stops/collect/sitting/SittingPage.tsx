@@ -5,6 +5,7 @@ import { MarginPart, Note, Sheet } from "../../../parts/Sheet";
 import { Loaded, Trouble } from "../../../parts/States";
 import { same } from "../../../parts/same";
 import { useSettled } from "../../../parts/useSettled";
+import { useGroups } from "../../../places/courses/groups/useGroups";
 import { t } from "../../../text";
 import { useHeader } from "../../Assessment";
 import { DifferentForSome } from "./DifferentForSome";
@@ -29,6 +30,7 @@ function Given({ view }: { view: SittingView }) {
   const navigate = useNavigate();
   const header = useHeader(view.assessment, null);
   const section = header.data?.sections.find((s) => s.id === view.sitting.section)?.name ?? "";
+  const groups = useGroups(header.data?.course);
   const stands = standsOf(view);
   const { draft, setDraft, forget } = useTypedDraft(`sitting:${view.sitting.id}`, stands);
   const changes = useSittingChanges(view);
@@ -61,7 +63,7 @@ function Given({ view }: { view: SittingView }) {
               {changed && <TextButton onClick={() => setDraft(stands)}>{t("Leave it as it is")}</TextButton>}
             </div>
           </MarginPart>
-          <DifferentForSome view={view} />
+          <DifferentForSome view={view} groups={groups.data} />
           <KeptAs draft={draft} onChange={setDraft} />
           <MarginPart title={t("Withdraw")}>
             {view.begun ? (
@@ -115,7 +117,7 @@ function Given({ view }: { view: SittingView }) {
             <p>
               {t("Given to")} <strong>{section}</strong>
             </p>
-            <WhoHasIt section={view.section} draft={draft} onChange={setDraft} />
+            <WhoHasIt section={view.section} groups={groups.data} draft={draft} onChange={setDraft} />
           </>
         }
         way={view.sitting.way}

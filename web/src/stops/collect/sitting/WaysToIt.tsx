@@ -7,6 +7,7 @@ import { t } from "../../../text";
 import { Group } from "./boxes";
 import { Code } from "./Code";
 import { codeOnBoard, type SittingDraft } from "./draft";
+import { GuestsToIt } from "./GuestsToIt";
 import { wayInGroups, wayLink } from "./wayLink";
 
 /** How students come to a sitting: To do, a short link, slips with codes, and a code from the board. */
@@ -59,6 +60,7 @@ export function WaysToIt({
           <Trouble error={slips.error} />
         </>
       )}
+      <GuestsToIt guests={draft.guests} onChange={(guests) => onChange({ ...draft, guests })} />
       <Code
         code={code}
         onChange={(typed) => onChange({ ...draft, settings: { ...draft.settings, code: typed } })}

@@ -1,17 +1,18 @@
-import { Check } from "../../../parts/Field";
+import { type Checkable, StudentChecks } from "../../../parts/StudentChecks";
+import type { Group } from "../../../places/courses/groups/useGroups";
 import { t } from "../../../text";
 import { Pick } from "./boxes";
 import type { SittingDraft } from "./draft";
 
-type Student = { id: string; given: string; family: string };
-
 /** For whom of its section a sitting is. */
 export function WhoHasIt({
   section,
+  groups = [],
   draft,
   onChange,
 }: {
-  section: Student[];
+  section: Checkable[];
+  groups: Group[] | undefined;
   draft: SittingDraft;
   onChange: (draft: SittingDraft) => void;
 }) {
@@ -29,25 +30,17 @@ export function WhoHasIt({
         onChange={(who) => choose(who === "all" ? null : [])}
       />
       {students !== null && (
-        <fieldset className="max-h-52 w-full max-w-md overflow-y-auto border border-rule px-2 py-1">
-          <legend className="px-1 text-small font-semibold text-soft">
-            {students.length === 0
+        <StudentChecks
+          legend={
+            students.length === 0
               ? t("Choose at least one")
-              : t("{{n}} of {{all}} have it", { n: students.length, all: section.length })}
-          </legend>
-          {section.map((s) => (
-            <Check
-              key={s.id}
-              checked={students.includes(s.id)}
-              onChange={(on) =>
-                // In the order of the list, so that it is the same however it was chosen.
-                choose(section.filter((o) => (o.id === s.id ? on : students.includes(o.id))).map((o) => o.id))
-              }
-            >
-              {`${s.family}, ${s.given}`}
-            </Check>
-          ))}
-        </fieldset>
+              : t("{{n}} of {{all}} have it", { n: students.length, all: section.length })
+          }
+          all={section}
+          chosen={students}
+          groups={groups}
+          onChange={choose}
+        />
       )}
     </>
   );

@@ -5,6 +5,7 @@ import { fieldTime, fromField } from "../../../text/zone";
 export type Settings = Schemas["SittingSettings"];
 export type SeenWhen = Schemas["SeenWhen"];
 export type When = SeenWhen["score"];
+export type Guests = Schemas["GuestRules"];
 export type PaperAfter = Schemas["SittingLine"]["paperAfter"];
 
 /** A sitting as it is typed: times in the school's zone, as fields have them. */
@@ -19,10 +20,12 @@ export type SittingDraft = {
   seenFrom: string;
   /** Chosen students of the section; null for the whole of it. */
   students: string[] | null;
+  /** Who comes beside them by the short link. */
+  guests: Guests;
 };
 
 /** What students may see of their work. */
-export const KINDS = ["score", "standards", "marks", "answers", "notes", "keys"] as const;
+export const KINDS = ["score", "standards", "marks", "answers", "notes", "keys", "classFigures"] as const;
 export type Kind = (typeof KINDS)[number];
 
 const USUAL_SEEN: Record<Kind, When> = {
@@ -32,6 +35,7 @@ const USUAL_SEEN: Record<Kind, When> = {
   answers: "HANDED_BACK",
   notes: "HANDED_BACK",
   keys: "NEVER",
+  classFigures: "NEVER",
 };
 
 /** What is seen and when, as the server takes it. */
@@ -52,6 +56,8 @@ const USUAL: Settings = {
   attempts: 1,
   changes: false,
   fullScreen: false,
+  picture: null,
+  pictureWords: null,
 };
 
 /** The same without what another of the settings rules out. */
@@ -68,6 +74,8 @@ export const mayBeChanged = ({ attempts, goingBack, practice }: Settings): boole
 export const seesAtHandIn = (seen: Record<Kind, When>): boolean =>
   KINDS.some((kind) => kind !== "answers" && seen[kind] === "AT_HAND_IN");
 
+const NO_GUESTS: Guests = { who: "NOBODY", form: { groupAsked: "NO", email: "NO", own: [] } };
+
 const HOUR = 3_600_000;
 
 /** What a new sitting begins with: open now, for an hour, taken as usual. */
@@ -81,6 +89,7 @@ export const firstDraft = (now = new Date()): SittingDraft => ({
   seen: USUAL_SEEN,
   seenFrom: "",
   students: null,
+  guests: NO_GUESTS,
 });
 
 const typed = (instant: string | null): string => (instant ? fieldTime(new Date(instant)) : "");
@@ -100,9 +109,11 @@ export const draftOf = (line: Schemas["SittingLine"], students: { id: string }[]
     answers: line.seen.answers,
     notes: line.seen.notes,
     keys: line.seen.keys,
+    classFigures: line.seen.classFigures ?? "NEVER",
   },
   seenFrom: typed(line.seen.from),
   students: line.chosen ? students.map((s) => s.id) : null,
+  guests: line.guests,
 });
 
 /** The times as the server takes them; nothing while one of them is not typed whole. */

@@ -10,6 +10,7 @@ export function kindInWords(kind: Kind): string {
     answers: t("own answers"),
     notes: t("feedback and comments"),
     keys: t("right answers"),
+    classFigures: t("how the class did, from eight students on"),
   };
   return words[kind];
 }

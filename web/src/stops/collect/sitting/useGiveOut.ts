@@ -19,6 +19,7 @@ export function useGiveOut(assessment: string, toSitting: boolean) {
             settings: draft.settings,
             seen: seenOf(draft),
             students: draft.students,
+            guests: draft.guests,
           },
         }),
       ),

@@ -37,7 +37,11 @@ export function asIn(draft: SittingDraft, kept: Schemas["KeptSettingsLine"]): Si
     ...draft,
     minutes: kept.minutes === null ? "" : String(kept.minutes),
     settings: { ...kept.settings, code: draft.settings.code },
-    seen: { ...seen, standards: seen.standards ?? "NEVER" },
+    seen: {
+      ...seen,
+      standards: seen.standards ?? "NEVER",
+      classFigures: seen.classFigures ?? "NEVER",
+    },
     seenFrom: "",
   };
 }

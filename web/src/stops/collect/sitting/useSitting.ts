@@ -6,7 +6,12 @@ import { draftOf, type SittingDraft, seenOf, timesOf } from "./draft";
 export type SittingView = Schemas["SittingView"];
 
 /** A sitting as it stands. */
-export const standsOf = (view: SittingView): SittingDraft => draftOf(view.sitting, view.students);
+export const standsOf = (view: SittingView): SittingDraft =>
+  draftOf(
+    view.sitting,
+    // Guests have it too, but are not chosen.
+    view.students.filter((s) => view.section.some((o) => o.id === s.id)),
+  );
 
 /** A sitting with everything about it. */
 export function useSitting(assessment: string, sitting: string) {
@@ -59,6 +64,9 @@ export function useSittingChanges(view: SittingView) {
       }
       if (!same(seenOf(draft), seenOf(was))) {
         await ok(api.PUT("/api/sittings/{sitting}/seen", { ...params, body: seenOf(draft) }));
+      }
+      if (!same(draft.guests, was.guests)) {
+        await ok(api.PUT("/api/sittings/{sitting}/guests", { ...params, body: draft.guests }));
       }
       if (draft.paperAfter !== was.paperAfter) {
         await ok(

@@ -31,6 +31,7 @@ class AccessTest {
             "POST /api/demo/session",
             "POST /api/session/code",
             "POST /api/session/slip",
+            "POST /api/session/guest",
             "GET /api/ways/{way}",
             "POST /api/way-in",
             "POST /api/way-in/look",

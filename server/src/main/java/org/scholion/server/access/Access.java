@@ -211,6 +211,9 @@ public class Access {
                          where u.school = f.school and u.file = f.id
                            and (exists (select 1 from CourseTeacher t where t.course = a.course and t.person = :me)
                                 or exists (select 1 from CourseReader r where r.course = a.course and r.person = :me)))
+              or exists (select 1 from FileUse u where u.school = f.school and u.file = f.id and u.object = :me)
+              or exists (select 1 from SittingRow s join AssessmentRow a on a.id = s.assessment
+                         join CourseTeacher t on t.course = a.course and t.person = :me where s.settings.picture = f.id)
               or exists (select 1 from FileUse u join BankItem i on i.id = u.object
                          left join BankFolder d on d.id = i.folder and d.deletedAt is null
                          where u.school = f.school and u.file = f.id and i.deletedAt is null
@@ -228,6 +231,12 @@ public class Access {
                      and not exists (select 1 from AttemptRow w where w.assessment = s.assessment
                        and w.handedInAt is null and (w.dueAt > :now or w.pausedAt is not null)))""";
 
+    /** The picture on the page before a sitting, for those who have it before them. */
+    private static final String FILE_OF_SITTING = """
+            select 1 from SittingRow s join Expected e on e.sitting = s.id
+            where s.school = :school and s.settings.picture = :file and e.student = :me
+              and (:only is null or s.id = :only)""";
+
     /** And those of what was handed back to them last. */
     private static final String FILE_OF_RESULT = """
             select 1 from ResultRow r where r.student = :me
@@ -241,7 +250,9 @@ public class Access {
      */
     public void requireFile(Me me, String file) {
         boolean may = me.is(Me.Role.STUDENT)
-                ? isAny(ofPaper(me, file)) || me.only() == null && isAny(ofResult(me, file))
+                ? isAny(ofPaper(me, file))
+                        || isAny(ofSitting(me, file))
+                        || me.only() == null && isAny(ofResult(me, file))
                 : isAny(query(FILE_OF_STAFF, me)
                         .setParameter("school", me.school())
                         .setParameter("file", file));
@@ -257,6 +268,13 @@ public class Access {
                 .setParameter("file", file)
                 .setParameter("now", clock.instant())
                 .setParameter("justNow", clock.instant().minus(A_LITTLE));
+    }
+
+    private TypedQuery<Integer> ofSitting(Me me, String file) {
+        return query(FILE_OF_SITTING, me)
+                .setParameter("school", me.school())
+                .setParameter("file", file)
+                .setParameter("only", me.only());
     }
 
     private TypedQuery<Integer> ofResult(Me me, String file) {

@@ -74,6 +74,7 @@ class Monitor {
      * @param paused whether the teacher has stopped the time
      * @param leftPage how often the page was left, where that is counted
      * @param taken how many attempts of this student there are; the row is about the last
+     * @param guest whether they came by the short link and are on no roster
      */
     record MonitorRow(
             UUID student,
@@ -92,7 +93,8 @@ class Monitor {
             boolean different,
             boolean paused,
             int leftPage,
-            int taken) {}
+            int taken,
+            boolean guest) {}
 
     /**
      * All of it.
@@ -123,7 +125,7 @@ class Monitor {
         }
     }
 
-    record Enrolled(UUID student, String given, String family, UUID section) {}
+    record Enrolled(UUID student, String given, String family, UUID section, boolean guest) {}
 
     @Transactional(readOnly = true)
     MonitorView of(UUID assessment, @Nullable UUID section) {
@@ -188,7 +190,9 @@ class Monitor {
 
     private List<Enrolled> enrolled(UUID sitting) {
         return entities.createQuery("""
-                        select p.id, p.given, p.family, e.section from Expected e join Person p on p.id = e.student
+                        select p.id, p.given, p.family, e.section,
+                               case when p.guestOf is null then false else true end
+                        from Expected e join Person p on p.id = e.student
                         where e.sitting = :sitting order by p.family, p.given""", Enrolled.class)
                 .setParameter("sitting", sitting)
                 .getResultList();
@@ -253,7 +257,8 @@ class Monitor {
                 own.different(),
                 own.paused(),
                 own.leftPage(),
-                taken);
+                taken,
+                e.guest());
     }
 
     private static Progress in(Attempt attempt, List<Item> items, Map<String, JsonNode> said) {

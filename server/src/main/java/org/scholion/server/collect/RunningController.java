@@ -3,6 +3,7 @@ package org.scholion.server.collect;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.scholion.server.access.Access;
 import org.scholion.server.platform.Me;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -28,6 +29,8 @@ class RunningController {
     private final TakingAgain again;
     private final TeacherLines lines;
     private final AsStudent asStudent;
+    private final Guests guests;
+    private final Access access;
 
     RunningController(
             Sittings sittings,
@@ -36,7 +39,9 @@ class RunningController {
             WhileItRuns running,
             TakingAgain again,
             TeacherLines lines,
-            AsStudent asStudent) {
+            AsStudent asStudent,
+            Guests guests,
+            Access access) {
         this.sittings = sittings;
         this.different = different;
         this.who = who;
@@ -44,6 +49,8 @@ class RunningController {
         this.again = again;
         this.lines = lines;
         this.asStudent = asStudent;
+        this.guests = guests;
+        this.access = access;
     }
 
     @GetMapping("/sittings/{sitting}")
@@ -59,6 +66,16 @@ class RunningController {
             @AuthenticationPrincipal Me me, @PathVariable UUID sitting, @RequestBody Chosen chosen) {
         who.choose(me, sitting, chosen.students());
         return different.of(me, sitting);
+    }
+
+    /** What guests of an assessment said of themselves. */
+    @GetMapping("/assessments/{assessment}/guests")
+    List<Guests.GuestLine> guests(
+            @AuthenticationPrincipal Me me,
+            @PathVariable UUID assessment,
+            @RequestParam(required = false) @Nullable UUID section) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        return guests.of(assessment, section);
     }
 
     /**
@@ -87,6 +104,12 @@ class RunningController {
     Sittings.SittingLine settings(
             @AuthenticationPrincipal Me me, @PathVariable UUID sitting, @RequestBody SittingSettings wanted) {
         return sittings.setSettings(me, sitting, wanted);
+    }
+
+    @PutMapping("/sittings/{sitting}/guests")
+    Sittings.SittingLine guests(
+            @AuthenticationPrincipal Me me, @PathVariable UUID sitting, @RequestBody GuestRules wanted) {
+        return sittings.setGuests(me, sitting, wanted);
     }
 
     @PutMapping("/sittings/{sitting}/seen")

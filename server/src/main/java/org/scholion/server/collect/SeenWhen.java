@@ -19,6 +19,7 @@ import org.scholion.server.platform.Refused;
  * @param notes feedback and comments
  * @param keys the right answers
  * @param standards what was shown of each standard; null is never
+ * @param classFigures how the class did, from eight students on; null is never
  * @param from the moment that {@link When#FROM_DATE} means; null where nothing waits for one
  */
 @Embeddable
@@ -41,6 +42,9 @@ public record SeenWhen(
         @Enumerated(EnumType.STRING) @Column(name = "see_standards") @Nullable
         When standards,
 
+        @Enumerated(EnumType.STRING) @Column(name = "see_class") @Nullable
+        When classFigures,
+
         @Column(name = "see_from") @Nullable Instant from) {
     /** From when on something is seen, as the moments come one after the other. */
     public enum When {
@@ -53,18 +57,31 @@ public record SeenWhen(
     }
 
     public static final SeenWhen USUAL = new SeenWhen(
-            When.HANDED_BACK, When.HANDED_BACK, When.HANDED_BACK, When.HANDED_BACK, When.NEVER, When.HANDED_BACK, null);
+            When.HANDED_BACK,
+            When.HANDED_BACK,
+            When.HANDED_BACK,
+            When.HANDED_BACK,
+            When.NEVER,
+            When.HANDED_BACK,
+            When.NEVER,
+            null);
 
     /** What is seen at one moment by somebody who has handed in, before anything is handed back. */
     public record SeenNow(
-            boolean score, boolean marks, boolean answers, boolean notes, boolean keys, boolean standards) {
+            boolean score,
+            boolean marks,
+            boolean answers,
+            boolean notes,
+            boolean keys,
+            boolean standards,
+            boolean classFigures) {
         public boolean any() {
             return showsHowItWent() || answers;
         }
 
         /** Whether a student can tell from it how they did. */
         public boolean showsHowItWent() {
-            return score || marks || notes || keys || standards;
+            return score || marks || notes || keys || standards || classFigures;
         }
     }
 
@@ -72,14 +89,18 @@ public record SeenWhen(
         return standards == null ? When.NEVER : standards;
     }
 
+    private When ofClass() {
+        return classFigures == null ? When.NEVER : classFigures;
+    }
+
     SeenWhen checked() {
-        boolean asksDate =
-                Stream.of(score, marks, answers, notes, keys, ofStandards()).anyMatch(w -> w == When.FROM_DATE);
+        boolean asksDate = Stream.of(score, marks, answers, notes, keys, ofStandards(), ofClass())
+                .anyMatch(w -> w == When.FROM_DATE);
         Moments.require("from", from);
         if (asksDate && from == null) {
             throw Refused.invalid("from", "Say from which date on it is seen.");
         }
-        return new SeenWhen(score, marks, answers, notes, keys, ofStandards(), asksDate ? from : null);
+        return new SeenWhen(score, marks, answers, notes, keys, ofStandards(), ofClass(), asksDate ? from : null);
     }
 
     /** The same without a date: what waits for one is seen when it is handed back. */
@@ -91,6 +112,7 @@ public record SeenWhen(
                 dateless(notes),
                 dateless(keys),
                 dateless(ofStandards()),
+                dateless(ofClass()),
                 null);
     }
 
@@ -105,7 +127,8 @@ public record SeenWhen(
                 isSeen(answers, now, allClosed),
                 isSeen(notes, now, allClosed),
                 isSeen(keys, now, allClosed),
-                isSeen(ofStandards(), now, allClosed));
+                isSeen(ofStandards(), now, allClosed),
+                isSeen(ofClass(), now, allClosed));
     }
 
     private boolean isSeen(When when, Instant now, boolean allClosed) {
@@ -125,7 +148,8 @@ public record SeenWhen(
                 isSeen(answers, moment),
                 isSeen(notes, moment),
                 isSeen(keys, moment),
-                isSeen(ofStandards(), moment));
+                isSeen(ofStandards(), moment),
+                isSeen(ofClass(), moment));
     }
 
     private static boolean isSeen(When when, When moment) {
@@ -140,6 +164,7 @@ public record SeenWhen(
                 answers != When.NEVER,
                 notes != When.NEVER,
                 keys != When.NEVER,
-                ofStandards() != When.NEVER);
+                ofStandards() != When.NEVER,
+                ofClass() != When.NEVER);
     }
 }

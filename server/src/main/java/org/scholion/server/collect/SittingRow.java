@@ -72,6 +72,9 @@ class SittingRow {
     @Embedded
     SeenWhen seen;
 
+    @Embedded
+    GuestRules guests;
+
     @SuppressWarnings("NullAway.Init")
     SittingRow() {}
 

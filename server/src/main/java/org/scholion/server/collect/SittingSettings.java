@@ -6,6 +6,7 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import java.util.Locale;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Refused;
 
@@ -21,6 +22,8 @@ import org.scholion.server.platform.Refused;
  * @param attempts how often a student may take it; which one counts is the rule of the paper
  * @param changes whether a student may change their answers after handing in, until their time is over
  * @param fullScreen whether full screen is asked for
+ * @param picture the file of the picture on the page before the questions; null for none
+ * @param pictureWords what is on it, for whoever does not see it; null for what need not be told
  * @param code to be typed before beginning, from the board; empty for none
  */
 @Embeddable
@@ -35,7 +38,9 @@ public record SittingSettings(
         @Enumerated(EnumType.STRING) Practising practice,
         int attempts,
         boolean changes,
-        @Column(name = "full_screen") boolean fullScreen) {
+        @Column(name = "full_screen") boolean fullScreen,
+        @Nullable String picture,
+        @Column(name = "picture_words") @Nullable String pictureWords) {
     /** What a page shows. */
     public enum Asking {
         ONE,
@@ -54,11 +59,12 @@ public record SittingSettings(
         UNTIL_RIGHT
     }
 
-    public static final SittingSettings USUAL =
-            new SittingSettings(Asking.ONE, true, false, false, "", "", "", Practising.NONE, 1, false, false);
+    public static final SittingSettings USUAL = new SittingSettings(
+            Asking.ONE, true, false, false, "", "", "", Practising.NONE, 1, false, false, null, null);
 
     static final int MOST_ATTEMPTS = 20;
     private static final int LONGEST_WORDS = 4_000;
+    private static final int LONGEST_ALT = 500;
     private static final Pattern CODE = Pattern.compile("[A-Z0-9]{4,16}");
 
     /** The same in the form in which it is kept, or refused with what is wrong. */
@@ -82,7 +88,16 @@ public record SittingSettings(
                 practice,
                 attempts,
                 changes,
-                fullScreen);
+                fullScreen,
+                picture == null || picture.isBlank() ? null : picture,
+                picture == null || picture.isBlank() ? null : words(pictureWords));
+    }
+
+    private static @Nullable String words(@Nullable String typed) {
+        String words = typed == null
+                ? ""
+                : Lengths.atMost("pictureWords", typed, LONGEST_ALT).strip();
+        return words.isEmpty() ? null : words;
     }
 
     /** Changing after handing in would undo what others of the settings hold. */
@@ -117,7 +132,9 @@ public record SittingSettings(
                 practice,
                 attempts,
                 changes,
-                fullScreen);
+                fullScreen,
+                picture,
+                pictureWords);
     }
 
     /** A code as it is compared: however it was typed. */

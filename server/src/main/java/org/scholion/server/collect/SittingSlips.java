@@ -3,6 +3,7 @@ package org.scholion.server.collect;
 import jakarta.persistence.EntityManager;
 import java.security.MessageDigest;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -27,19 +28,34 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 class SittingSlips implements SittingEntry {
+    private static final String OF_ROSTER =
+            "not exists (select 1 from Guest g where g.person = s.student and g.sitting = s.sitting)";
+
+    /** So long after its end a guest may come back, for the result. */
+    static final Duration GUESTS_STAY = Duration.ofDays(60);
+
     private final EntityManager entities;
     private final Sittings sittings;
     private final Access access;
     private final Deeds deeds;
     private final SignIns signIns;
+    private final Guests guests;
     private final Clock clock;
 
-    SittingSlips(EntityManager entities, Sittings sittings, Access access, Deeds deeds, SignIns signIns, Clock clock) {
+    SittingSlips(
+            EntityManager entities,
+            Sittings sittings,
+            Access access,
+            Deeds deeds,
+            SignIns signIns,
+            Guests guests,
+            Clock clock) {
         this.entities = entities;
         this.sittings = sittings;
         this.access = access;
         this.deeds = deeds;
         this.signIns = signIns;
+        this.guests = guests;
         this.clock = clock;
     }
 
@@ -60,7 +76,8 @@ class SittingSlips implements SittingEntry {
     record SlipsMade(String way, String title, Instant opens, Instant closes, List<SlipOfSitting> slips) {}
 
     /** What a short word leads to. */
-    record WayTo(UUID sitting, String way, String school, String title, Instant opens, Instant closes) {}
+    record WayTo(
+            UUID sitting, String way, String school, String title, Instant opens, Instant closes, GuestRules guests) {}
 
     private record Has(
             UUID id, String given, String family, @Nullable String number, String username) {}
@@ -76,7 +93,7 @@ class SittingSlips implements SittingEntry {
         }
         List<Has> all = entities.createQuery("""
                         select p.id, p.given, p.family, p.number, p.username from Expected x
-                        join Person p on p.id = x.student where x.sitting = :sitting and p.disabledAt is null
+                        join Person p on p.id = x.student where x.sitting = :sitting and p.disabledAt is null and p.guestOf is null
                         order by p.family, p.given""", Has.class)
                 .setParameter("sitting", sittingId)
                 .getResultList();
@@ -108,7 +125,7 @@ class SittingSlips implements SittingEntry {
     @Transactional
     void endAll(Me me, UUID sitting) {
         access.require(me, Access.Action.WORK_ON_SITTING, sitting);
-        entities.createQuery("delete from SittingSlip s where s.sitting = :sitting")
+        entities.createQuery("delete from SittingSlip s where s.sitting = :sitting and " + OF_ROSTER)
                 .setParameter("sitting", sitting)
                 .executeUpdate();
         signIns.endOf(sitting);
@@ -124,7 +141,8 @@ class SittingSlips implements SittingEntry {
     /** How many codes of a sitting hold. */
     @Transactional(readOnly = true)
     int held(UUID sitting) {
-        return entities.createQuery("select count(*) from SittingSlip s where s.sitting = :sitting", Long.class)
+        return entities.createQuery(
+                        "select count(*) from SittingSlip s where s.sitting = :sitting and " + OF_ROSTER, Long.class)
                 .setParameter("sitting", sitting)
                 .getSingleResult()
                 .intValue();
@@ -140,13 +158,28 @@ class SittingSlips implements SittingEntry {
     @Transactional(readOnly = true)
     WayTo look(String way) {
         return entities.createQuery("""
-                        select s.id, s.way, c.name, a.title, s.opensAt, s.closesAt from SittingRow s
+                        select s, c.name, a.title from SittingRow s
                         join AssessmentRow a on a.id = s.assessment join School c on c.id = s.school
-                        where s.way = :way""", WayTo.class)
+                        where s.way = :way""", Led.class)
                 .setParameter("way", SlipCode.typed(way).signs())
                 .getResultStream()
                 .findFirst()
+                .map(l -> new WayTo(
+                        l.row().id,
+                        l.row().way,
+                        l.school(),
+                        l.title(),
+                        l.row().opensAt,
+                        l.row().closesAt,
+                        l.row().guests))
                 .orElseThrow(Refused::notFound);
+    }
+
+    private record Led(SittingRow row, String school, String title) {}
+
+    @Override
+    public LetIn guest(GuestGiven given) {
+        return guests.comeIn(given);
     }
 
     private record Held(SittingSlip slip, UUID school, Me.Role role, String given, String family) {}
@@ -163,11 +196,13 @@ class SittingSlips implements SittingEntry {
                         select l, p.school, p.role, p.given, p.family from SittingSlip l
                         join SittingRow s on s.id = l.sitting join Expected x on x.sitting = s.id and x.student = l.student
                         join Person p on p.id = l.student
-                        where s.way = :way and s.endsAt > :now and p.disabledAt is null
+                        where s.way = :way and p.disabledAt is null
+                          and (s.endsAt > :now or p.guestOf = s.id and s.endsAt > :before)
                           and (p.number = :who or lower(p.username) = lower(:who))""", Held.class)
                 .setParameter("way", SlipCode.typed(way).signs())
                 .setParameter("who", name)
                 .setParameter("now", clock.instant())
+                .setParameter("before", clock.instant().minus(GUESTS_STAY))
                 .getResultStream()
                 .filter(h -> h.role() == Me.Role.STUDENT)
                 .filter(h -> MessageDigest.isEqual(h.slip().code, typed.hash(h.slip().student)))

@@ -20,6 +20,7 @@ import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.AtWork;
 import org.scholion.server.ledger.Attempts;
+import org.scholion.server.person.People;
 import org.scholion.server.person.SlipCode;
 import org.scholion.server.platform.Events;
 import org.scholion.server.platform.Ids;
@@ -45,6 +46,8 @@ public class Sittings {
     private final Attempts attempts;
     private final AtWork atWork;
     private final WhoHasIt who;
+    private final Guests guests;
+    private final People people;
     private final Ids ids;
     private final Clock clock;
 
@@ -58,6 +61,8 @@ public class Sittings {
             Attempts attempts,
             AtWork atWork,
             WhoHasIt who,
+            Guests guests,
+            People people,
             Ids ids,
             Clock clock) {
         this.repository = repository;
@@ -69,6 +74,8 @@ public class Sittings {
         this.attempts = attempts;
         this.atWork = atWork;
         this.who = who;
+        this.guests = guests;
+        this.people = people;
         this.ids = ids;
         this.clock = clock;
     }
@@ -88,6 +95,7 @@ public class Sittings {
      * @param settings null for the usual ones
      * @param seen what students see and when; null for what is usual
      * @param students chosen ones of the section; null for the whole of it
+     * @param guests who comes beside them by its short link; null for nobody
      */
     public record GiveOut(
             UUID section,
@@ -98,9 +106,10 @@ public class Sittings {
             @Nullable Instant lateUntil,
             @Nullable SittingSettings settings,
             @Nullable SeenWhen seen,
-            @Nullable List<UUID> students) {
+            @Nullable List<UUID> students,
+            @Nullable GuestRules guests) {
         public GiveOut(UUID section, Instant opens, Instant closes, @Nullable Integer minutes) {
-            this(section, opens, closes, minutes, null, null, null, null, null);
+            this(section, opens, closes, minutes, null, null, null, null, null, null);
         }
     }
 
@@ -125,7 +134,8 @@ public class Sittings {
             SittingSettings settings,
             SeenWhen seen,
             boolean chosen,
-            String way) {}
+            String way,
+            GuestRules guests) {}
 
     /** Gives out: freezes the first edition when there is none, and opens a sitting for the section. */
     @Transactional
@@ -182,10 +192,9 @@ public class Sittings {
         row.paperAfter = Objects.requireNonNullElse(wanted.paperAfter(), PaperAfter.WHEN_ALL_CLOSED);
         row.lateUntil = wanted.lateUntil();
         row.endsAt = OwnTimes.of(row, null).ends();
-        row.settings = wanted.settings() == null
-                ? SittingSettings.USUAL
-                : wanted.settings().checked();
+        row.settings = wanted.settings() == null ? SittingSettings.USUAL : set(me, wanted.settings(), null);
         row.seen = wanted.seen() == null ? SeenWhen.USUAL : wanted.seen().checked();
+        row.guests = ruled(me, wanted.guests());
         row.broughtIn = file;
         row.chosen = wanted.students() != null;
         row.madeBy = me.id();
@@ -196,6 +205,32 @@ public class Sittings {
         }
         events.say("assessment:" + assessment);
         return row;
+    }
+
+    /** A picture that one may not see oneself is shown to nobody. */
+    private SittingSettings set(Me me, SittingSettings wanted, @Nullable String pictureBefore) {
+        SittingSettings settings = wanted.checked();
+        if (settings.picture() != null && !settings.picture().equals(pictureBefore)) {
+            access.requireFile(me, settings.picture());
+        }
+        return settings;
+    }
+
+    private GuestRules ruled(Me me, @Nullable GuestRules wanted) {
+        GuestRules rules = wanted == null ? GuestRules.USUAL : wanted.checked();
+        guests.require(me.school(), rules);
+        return rules;
+    }
+
+    /** Says who comes beside the roster; who has come already stays. */
+    @Transactional
+    public SittingLine setGuests(Me me, UUID sitting, GuestRules wanted) {
+        access.require(me, Access.Action.WORK_ON_SITTING, sitting);
+        SittingRow row = held(sitting);
+        row.guests = ruled(me, wanted);
+        repository.flush();
+        events.say("assessment:" + row.assessment);
+        return line(row);
     }
 
     private void freeze(Me me, UUID assessment) {
@@ -302,6 +337,7 @@ public class Sittings {
         }
         repository.delete(row);
         repository.flush();
+        people.removeGuests(sitting);
         withdrawEdition(row.assessment);
         events.say("assessment:" + row.assessment);
     }
@@ -358,7 +394,7 @@ public class Sittings {
     public SittingLine setSettings(Me me, UUID sitting, SittingSettings wanted) {
         access.require(me, Access.Action.WORK_ON_SITTING, sitting);
         SittingRow row = held(sitting);
-        row.settings = wanted.checked();
+        row.settings = set(me, wanted, row.settings.picture());
         repository.flush();
         events.say("assessment:" + row.assessment);
         return line(row);
@@ -516,6 +552,7 @@ public class Sittings {
                 row.settings,
                 row.seen,
                 row.chosen,
-                row.way);
+                row.way,
+                row.guests);
     }
 }

@@ -3,6 +3,7 @@ package org.scholion.server.collect;
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.server.person.KeptOfStudent;
@@ -39,6 +40,19 @@ class SittingsKept implements KeptOfStudent {
             var query = entities.createQuery(change).setParameter("from", from);
             query.setParameter("to", to).executeUpdate();
         }
+    }
+
+    @Override
+    public void forget(UUID student) {
+        Guest guest = entities.find(Guest.class, student);
+        if (guest != null) {
+            guest.group = "";
+            guest.email = "";
+            guest.own = Map.of();
+        }
+        entities.createQuery("delete from SittingSlip s where s.student = :student")
+                .setParameter("student", student)
+                .executeUpdate();
     }
 
     private record Different(
@@ -85,6 +99,14 @@ class SittingsKept implements KeptOfStudent {
                         .put("assessment", l.assessment())
                         .put("at", l.at().toString())
                         .put("words", l.words()));
+        Guest guest = entities.find(Guest.class, student);
+        if (guest != null) {
+            ObjectNode said = file.putObject("cameAsGuest")
+                    .put("at", guest.at.toString())
+                    .put("class", guest.group)
+                    .put("email", guest.email);
+            guest.own.forEach(said::put);
+        }
         ArrayNode looks = file.putArray("practice");
         entities.createQuery("""
                         select t.title, k.item, k.tries from LookRow k join AttemptRow x on x.id = k.attempt

@@ -2,6 +2,7 @@ package org.scholion.server.collect;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
@@ -13,6 +14,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** What waits for a student. */
 @Service
 class ToDo {
+    /** So long what was handed in stays in the list after its end. */
+    private static final Duration STAYS = Duration.ofDays(14);
+
     private final EntityManager entities;
     private final Clock clock;
 
@@ -63,17 +67,25 @@ class ToDo {
             SittingSettings.Practising practice,
             int attempts,
             boolean changes,
-            boolean fullScreen) {}
+            boolean fullScreen,
+            @Nullable String picture,
+            @Nullable String pictureWords) {}
 
     @Transactional(readOnly = true)
     List<ToDoLine> of(Me me) {
-        return of(me.id()).stream()
-                .filter(line -> me.only() == null || me.only().equals(line.sitting()))
-                .toList();
+        return me.only() == null
+                ? of(me.id())
+                : of(me.id(), SittingSlips.GUESTS_STAY).stream()
+                        .filter(line -> me.only().equals(line.sitting()))
+                        .toList();
     }
 
     @Transactional(readOnly = true)
     List<ToDoLine> of(UUID student) {
+        return of(student, STAYS);
+    }
+
+    private List<ToDoLine> of(UUID student, Duration stays) {
         Instant now = clock.instant();
         return entities.createQuery("""
                         select s, d, x.id, a.title, c.title, x.handedInAt,
@@ -88,7 +100,7 @@ class ToDo {
                         where (s.endsAt > :since or x.handedInAt is null) and (s.broughtIn is null or x.id is not null)
                         order by s.closesAt""", Given.class)
                 .setParameter("me", student)
-                .setParameter("since", now.minusSeconds(14 * 86_400))
+                .setParameter("since", now.minus(stays))
                 .getResultStream()
                 .map(g -> line(now, g))
                 .toList();
@@ -146,7 +158,9 @@ class ToDo {
                         s.practice(),
                         how.allowed(),
                         s.changes(),
-                        s.fullScreen()));
+                        s.fullScreen(),
+                        s.picture(),
+                        s.pictureWords()));
     }
 
     private static Stage stage(Instant now, OwnTimes own, @Nullable UUID attempt, boolean in) {

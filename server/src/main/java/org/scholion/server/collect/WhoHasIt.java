@@ -99,7 +99,7 @@ class WhoHasIt {
     private void requireNobodyLoses(SittingRow row, Set<UUID> chosen) {
         entities.createQuery(
                         "select distinct p.name, p.id from AttemptRow x join Person p on p.id = x.student"
-                                + " where x.sitting = :sitting order by p.name",
+                                + " where x.sitting = :sitting and p.guestOf is null order by p.name",
                         Begun.class)
                 .setParameter("sitting", row.id)
                 .getResultStream()

@@ -46,10 +46,19 @@ class RostersKept implements KeptOfStudent {
                 .setParameter("from", from)
                 .executeUpdate();
         sections.stream().filter(s -> !there.contains(s)).forEach(s -> entities.persist(new Enrolment(s, to)));
+        entities.createQuery("from StudentGroup g where :from member of g.students", StudentGroup.class)
+                .setParameter("from", from)
+                .getResultList()
+                .forEach(group -> {
+                    group.students.remove(from);
+                    group.students.add(to);
+                });
         entities.flush();
     }
 
     private record OnRoster(String course, String section) {}
+
+    private record InGroup(String course, String group) {}
 
     @Override
     public void tell(UUID student, ObjectNode file) {
@@ -60,5 +69,12 @@ class RostersKept implements KeptOfStudent {
                 .setParameter("student", student)
                 .getResultList()
                 .forEach(r -> rosters.addObject().put("course", r.course()).put("section", r.section()));
+        ArrayNode groups = file.putArray("groups");
+        entities.createQuery("""
+                        select c.title, g.name from StudentGroup g join Course c on c.id = g.course
+                        where :student member of g.students order by c.title, g.name""", InGroup.class)
+                .setParameter("student", student)
+                .getResultList()
+                .forEach(g -> groups.addObject().put("course", g.course()).put("group", g.group()));
     }
 }

@@ -217,7 +217,9 @@ class Demo implements ApplicationRunner {
                             SittingSettings.Practising.NONE,
                             1,
                             false,
-                            true));
+                            true,
+                            null,
+                            null));
             different(school, sitting, rest.get(3), 150, null, null, "Extra time, as agreed with the parents");
             different(
                     school,
@@ -268,7 +270,9 @@ class Demo implements ApplicationRunner {
                                 SittingSettings.Practising.AGAIN,
                                 3,
                                 false,
-                                false)));
+                                false,
+                                null,
+                                null)));
         sit(school, id, "weather", "C", at, 8);
     }
 

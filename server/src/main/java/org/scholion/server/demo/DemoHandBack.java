@@ -44,7 +44,7 @@ class DemoHandBack {
                             .filter(HandingBack.HandBackLine::ready)
                             .map(HandingBack.HandBackLine::attempt)
                             .toList();
-            Sees sees = new Sees(true, true, true, true, false, true);
+            Sees sees = new Sees(true, true, true, true, false, true, true);
             handingBack.handBack(teacher, assessment, new HandingBack.HandBack(ready, sees, MESSAGES));
         });
         List<Me> students = students(assessment);

@@ -25,7 +25,9 @@ public class FileUses {
     public enum Kind {
         KEY,
         EDITION,
-        ITEM
+        ITEM,
+        /** Whoever put it in. */
+        PERSON
     }
 
     /** Notes the files of a definition; those that are noted already cost nothing. */

@@ -79,6 +79,13 @@ public class Files {
                 .setParameter("me", me.id())
                 .setParameter("now", clock.instant())
                 .executeUpdate();
+        entities.createQuery("""
+                        insert into FileUse (school, file, object, kind)
+                        values (:school, :id, :me, PERSON) on conflict do nothing""")
+                .setParameter("school", me.school())
+                .setParameter("id", id)
+                .setParameter("me", me.id())
+                .executeUpdate();
         return new Taken(id, name, type.media(), bytes.length, aspect);
     }
 

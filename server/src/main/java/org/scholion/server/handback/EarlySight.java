@@ -8,6 +8,7 @@ import org.scholion.server.collect.SeenWhen;
 import org.scholion.server.collect.Sittings;
 import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;
+import org.scholion.server.person.People;
 import org.scholion.server.platform.Me;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -18,12 +19,22 @@ class EarlySight {
     private final Attempts attempts;
     private final Sittings sittings;
     private final ResultPage page;
+    private final StudentResults results;
+    private final People people;
     private final Access access;
 
-    EarlySight(Attempts attempts, Sittings sittings, ResultPage page, Access access) {
+    EarlySight(
+            Attempts attempts,
+            Sittings sittings,
+            ResultPage page,
+            StudentResults results,
+            People people,
+            Access access) {
         this.attempts = attempts;
         this.sittings = sittings;
         this.page = page;
+        this.results = results;
+        this.people = people;
         this.access = access;
     }
 
@@ -34,6 +45,13 @@ class EarlySight {
     Early of(Me me, UUID id) {
         access.require(me, Access.Action.TAKE, id);
         Attempt attempt = attempts.require(id);
+        if (me.only() != null && people.isGuest(me.id())) {
+            // A guest has no other page on which it would stand.
+            StudentResult handedBack = results.lastOf(id).orElse(null);
+            if (handedBack != null) {
+                return new Early(handedBack);
+            }
+        }
         Sittings.Sight sight = sittings.sight(attempt.sitting());
         if (!attempt.isIn() || !sight.seen().any()) {
             return new Early(null);
@@ -43,7 +61,14 @@ class EarlySight {
     }
 
     static Sees sees(SeenWhen.SeenNow seen) {
-        return new Sees(seen.score(), seen.marks(), seen.answers(), seen.notes(), seen.keys(), seen.standards());
+        return new Sees(
+                seen.score(),
+                seen.marks(),
+                seen.answers(),
+                seen.notes(),
+                seen.keys(),
+                seen.standards(),
+                seen.classFigures());
     }
 
     /** While others have the questions before them, nobody is told what is asked. */
@@ -62,6 +87,7 @@ class EarlySight {
                 r.because(),
                 r.awards(),
                 r.standards(),
+                r.ofClass(),
                 r.items().stream()
                         .map(i -> new StudentResult.ResultItem(
                                 i.item(),

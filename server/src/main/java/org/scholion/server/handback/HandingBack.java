@@ -68,6 +68,7 @@ public class HandingBack {
     private final Editions editions;
     private final Sittings sittings;
     private final ResultPage page;
+    private final ClassFigures classes;
     private final Turns turns;
     private final Jobs jobs;
     private final Access access;
@@ -85,6 +86,7 @@ public class HandingBack {
             Editions editions,
             Sittings sittings,
             ResultPage page,
+            ClassFigures classes,
             Turns turns,
             Jobs jobs,
             Access access,
@@ -100,6 +102,7 @@ public class HandingBack {
         this.editions = editions;
         this.sittings = sittings;
         this.page = page;
+        this.classes = classes;
         this.turns = turns;
         this.jobs = jobs;
         this.access = access;
@@ -421,6 +424,7 @@ public class HandingBack {
                         "The key has changed while it was handed back. What was handed back before stays; look at the"
                                 + " results and hand back to the others.");
             }
+            classes.readAnew(assessment);
             ResultPage.Common common = page.common(latest);
             Map<UUID, Map<String, JsonNode>> responses = attempts.responsesOf(ids);
             Map<UUID, Map<String, LedgerMark>> marks = ledger.currentOf(ids);

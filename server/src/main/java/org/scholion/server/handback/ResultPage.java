@@ -36,6 +36,7 @@ public class ResultPage {
     private final Editions editions;
     private final Assessments assessments;
     private final Frameworks frameworks;
+    private final ClassFigures classes;
     private final EntityManager entities;
 
     ResultPage(
@@ -45,6 +46,7 @@ public class ResultPage {
             Editions editions,
             Assessments assessments,
             Frameworks frameworks,
+            ClassFigures classes,
             EntityManager entities) {
         this.attempts = attempts;
         this.ledger = ledger;
@@ -52,6 +54,7 @@ public class ResultPage {
         this.editions = editions;
         this.assessments = assessments;
         this.frameworks = frameworks;
+        this.classes = classes;
         this.entities = entities;
     }
 
@@ -59,7 +62,12 @@ public class ResultPage {
     public record Message(String from, String text) {}
 
     /** What all pages of an assessment have in common: it is asked once for all of them, standards where one shows them. */
-    record Common(Edition edition, String title, String course, SingletonSupplier<OnStandards> standards) {}
+    record Common(
+            Edition edition,
+            String title,
+            String course,
+            SingletonSupplier<OnStandards> standards,
+            ClassFigures classes) {}
 
     @Transactional(readOnly = true)
     Common common(Edition edition) {
@@ -71,7 +79,8 @@ public class ResultPage {
                 edition,
                 facts.title(),
                 course,
-                SingletonSupplier.of(() -> OnStandards.of(edition, frameworks.ofCourse(facts.course()))));
+                SingletonSupplier.of(() -> OnStandards.of(edition, frameworks.ofCourse(facts.course()))),
+                classes);
     }
 
     @Transactional(readOnly = true)
@@ -134,6 +143,7 @@ public class ResultPage {
                 score ? counts.ofAll() : null,
                 score ? awards(edition, standing) : List.of(),
                 sees.showsStandards() ? common.standards().obtain().of(marks) : List.of(),
+                sees.showsClass() ? common.classes().of(edition, attempt) : null,
                 items);
     }
 

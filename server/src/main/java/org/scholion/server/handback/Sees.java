@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param notes what a reader said
  * @param keys the right answers
  * @param standards what was shown of each standard; null for not
+ * @param classFigures how the class did; null for not
  */
 public record Sees(
         boolean score,
@@ -18,8 +19,13 @@ public record Sees(
         boolean answers,
         boolean notes,
         boolean keys,
-        @Nullable Boolean standards) {
+        @Nullable Boolean standards,
+        @Nullable Boolean classFigures) {
     boolean showsStandards() {
         return Boolean.TRUE.equals(standards);
+    }
+
+    boolean showsClass() {
+        return Boolean.TRUE.equals(classFigures);
     }
 }

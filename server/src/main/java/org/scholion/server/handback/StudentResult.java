@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param awards none where the score is not shown
  * @param because how the points come to the score, where something beside them counts or does not; left out otherwise
  * @param standards none where they are not shown
+ * @param ofClass null where it is not shown, or the class is too small
  * @param score exact, such as {@code 22.5}; null when it is not shown
  */
 public record StudentResult(
@@ -29,6 +30,7 @@ public record StudentResult(
 
         @JsonInclude(JsonInclude.Include.NON_EMPTY) List<ResultAward> awards,
         @JsonInclude(JsonInclude.Include.NON_EMPTY) List<ResultStandard> standards,
+        @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable OfClass ofClass,
         List<ResultItem> items) {
 
     public StudentResult {
@@ -46,6 +48,13 @@ public record StudentResult(
      * @param pieces how many questions, criteria or parts it rests on
      */
     public record ResultStandard(String code, String text, String score, String possible, String percent, int pieces) {}
+
+    /**
+     * How the class did, of those whose marks are decided.
+     *
+     * @param mean as a percentage, rounded as the paper says; between {@code low} and {@code high} lies the middle half
+     */
+    public record OfClass(int students, String mean, String low, String high) {}
 
     /** What was reached beside the result. */
     public record ResultAward(String title, @Nullable String words) {}

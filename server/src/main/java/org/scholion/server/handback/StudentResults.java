@@ -4,6 +4,7 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.formats.json.Json;
@@ -107,8 +108,24 @@ public class StudentResults {
                         where q.attempt = :attempt order by q.askedAt""", AskedQuery.class)
                 .setParameter("attempt", row.attempt)
                 .getResultList();
-        return new ResultView(
-                id, row.handedAt, Json.MAPPER.treeToValue(row.snapshot.path("result"), StudentResult.class), queries);
+        return new ResultView(id, row.handedAt, shown(row), queries);
+    }
+
+    /** What was handed back last of an attempt. */
+    @Transactional(readOnly = true)
+    Optional<StudentResult> lastOf(UUID attempt) {
+        return entities.createQuery(
+                        "from ResultRow r where r.attempt = :attempt order by r.handedAt desc, r.id desc",
+                        ResultRow.class)
+                .setParameter("attempt", attempt)
+                .setMaxResults(1)
+                .getResultStream()
+                .findFirst()
+                .map(StudentResults::shown);
+    }
+
+    private static StudentResult shown(ResultRow row) {
+        return Json.MAPPER.treeToValue(row.snapshot.path("result"), StudentResult.class);
     }
 
     private UUID last(UUID result) {

@@ -124,6 +124,20 @@ public class Standings {
         }
     }
 
+    /** The percentages of a section's attempts that count and are decided. */
+    @Transactional(readOnly = true)
+    public List<String> percents(UUID assessment, UUID section) {
+        return entities.createQuery(
+                        "select s.percent from AttemptRow x join StandingRow s on s.school = x.school and s.attempt = x.id"
+                                + " where x.assessment = :assessment and x.section = :section and s.counts"
+                                + " and x.handedInAt is not null and s.percent is not null"
+                                + " and not s.provisional and not s.awaitsCurve",
+                        String.class)
+                .setParameter("assessment", assessment)
+                .setParameter("section", section)
+                .getResultList();
+    }
+
     /** The outcomes of attempts from their marks, in the order given; sittings are curved each by itself. */
     public static Map<UUID, Outcome> outcomes(
             Edition edition, List<Attempt> attempts, Map<UUID, Map<String, Mark>> marks) {

@@ -57,7 +57,8 @@ public class Post {
         return door.isThere();
     }
 
-    private void requireSetUp() {
+    /** Goes on only if letters can be sent. */
+    public void requireSetUp() {
         if (!door.isThere()) {
             throw Refused.conflict(
                     "no-mail",

@@ -12,6 +12,9 @@ public interface KeptOfStudent {
     /** All of one student is another's from now on. */
     void move(UUID from, UUID to);
 
+    /** What a student said of themselves goes; what their figures rest on stays. */
+    default void forget(UUID student) {}
+
     /** Writes all that is kept of a student into their file. */
     void tell(UUID student, ObjectNode file);
 }

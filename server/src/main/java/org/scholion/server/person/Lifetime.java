@@ -190,6 +190,7 @@ class Lifetime {
                 .setParameter("person", person)
                 .executeUpdate();
         post.forget(person);
+        kept.forEach(k -> k.forget(person));
         deeds.forget(row.school, person, was, row.name());
         deeds.note(me, Deeds.What.PERSON_ERASED, person, row.name());
         return people.line(person);

@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
 import org.scholion.server.access.Access;
 import org.scholion.server.mail.Post;
 import org.scholion.server.platform.Ids;
+import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.scholion.server.platform.Watched;
@@ -78,6 +79,7 @@ public class People {
     /**
      * A line of the list of people.
      *
+     * @param guest whether they came to one sitting only
      * @param letter the last invitation that was mailed
      */
     public record PersonLine(
@@ -90,6 +92,7 @@ public class People {
             String username,
             boolean hasPassword,
             boolean disabled,
+            boolean guest,
             Post.@Nullable Stand letter,
             int revision) {
         private static PersonLine of(Person p, Post.@Nullable Stand letter) {
@@ -103,6 +106,7 @@ public class People {
                     p.username,
                     p.password != null,
                     p.disabledAt != null,
+                    p.guestOf != null,
                     letter,
                     p.revision);
         }
@@ -132,6 +136,50 @@ public class People {
     public Me addStudent(UUID school, String given, String family, @Nullable String number, @Nullable String email) {
         String username = freeUsername(SignInName.of(given, family, Objects.requireNonNullElse(number, "")));
         return add(school, new NewPerson(Me.Role.STUDENT, given, family, number, email, username), null);
+    }
+
+    /** Somebody who comes to one sitting only. */
+    @Transactional
+    public UUID addGuest(UUID school, String given, String family, UUID sitting) {
+        String name = freeUsername(
+                "guest-" + SlipCode.random().signs().substring(0, 5).toLowerCase(Locale.ROOT));
+        Person person = row(
+                school,
+                new NewPerson(
+                        Me.Role.STUDENT,
+                        Lengths.name("given", given),
+                        Lengths.name("family", family),
+                        null,
+                        null,
+                        name));
+        person.guestOf = sitting;
+        entities.persist(person);
+        entities.flush();
+        return person.id;
+    }
+
+    /** Whether somebody came to one sitting only. */
+    @Transactional(readOnly = true)
+    public boolean isGuest(UUID person) {
+        return repository.findById(person).map(p -> p.guestOf != null).orElse(false);
+    }
+
+    /** Guests of a sitting that is withdrawn: nothing of theirs is left. */
+    @Transactional
+    public void removeGuests(UUID sitting) {
+        entities.createQuery("delete from SignInRow s where s.person in"
+                        + " (select p.id from Person p where p.guestOf = :sitting)")
+                .setParameter("sitting", sitting)
+                .executeUpdate();
+        entities.createQuery("delete from Person p where p.guestOf = :sitting")
+                .setParameter("sitting", sitting)
+                .executeUpdate();
+    }
+
+    /** The name with which somebody signs in. */
+    @Transactional(readOnly = true)
+    public String usernameOf(UUID person) {
+        return repository.findById(person).map(p -> p.username).orElseThrow(Refused::notFound);
     }
 
     /** A student to be made. */

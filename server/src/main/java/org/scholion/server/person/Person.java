@@ -47,6 +47,11 @@ class Person {
     @Nullable
     Instant disabledAt;
 
+    /** The sitting to which alone they came as a guest; null for whoever is of the school. */
+    @Column(name = "guest_of")
+    @Nullable
+    UUID guestOf;
+
     @Version
     int revision;
 

@@ -32,6 +32,14 @@ class School {
     /** The one colour of its students' pages, as {@code #1f4e5f}; empty for none of its own. */
     String accent = "";
 
+    /** The ends of the school's own addresses for letters, after the {@code @}, with blanks between. */
+    @Column(name = "mail_domains")
+    String mailDomains = "";
+
+    /** The pages that may show a sitting within them, with blanks between. */
+    @Column(name = "framed_by")
+    String framedBy = "";
+
     @Column(name = "teachers_make_courses")
     boolean teachersMakeCourses = true;
 

@@ -4,11 +4,14 @@ import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.scholion.formats.json.Texts;
 import org.scholion.server.access.Access;
 import org.scholion.server.platform.Deeds;
+import org.scholion.server.platform.Framing;
 import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
@@ -18,7 +21,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The school and what its administrator sets. */
 @Service
-public class Schools {
+public class Schools implements Framing {
     private static final int MOST_IDLE_MINUTES = 1_440;
     private static final int MOST_HOURS = 720;
     private static final long BEGINNING = 0x5C40_0B16L;
@@ -127,6 +130,8 @@ public class Schools {
      * @param sign one to three letters; may be empty
      * @param accent a colour as {@code #1f4e5f} that can be read on white; may be empty
      * @param teachersMakeCourses whether teachers begin courses of their own
+     * @param mailDomains the ends of the school's own addresses for letters, after the {@code @}; null leaves them as they are
+     * @param framedBy the pages that may show a sitting within them, as {@code https://www.school.example}; null likewise
      * @param teachersShare whether teachers share keys, items and rubrics with colleagues
      */
     public record SchoolSettings(
@@ -136,7 +141,9 @@ public class Schools {
             String sign,
             String accent,
             boolean teachersMakeCourses,
-            boolean teachersShare) {}
+            boolean teachersShare,
+            @Nullable List<String> mailDomains,
+            @Nullable List<String> framedBy) {}
 
     @Transactional(readOnly = true)
     SchoolSettings settings(Me me) {
@@ -145,7 +152,36 @@ public class Schools {
     }
 
     private static SchoolSettings settings(School s) {
-        return new SchoolSettings(s.name, s.zone, s.language, s.sign, s.accent, s.teachersMakeCourses, s.teachersShare);
+        return new SchoolSettings(
+                s.name,
+                s.zone,
+                s.language,
+                s.sign,
+                s.accent,
+                s.teachersMakeCourses,
+                s.teachersShare,
+                words(s.mailDomains),
+                words(s.framedBy));
+    }
+
+    private static List<String> words(String text) {
+        return text.isEmpty() ? List.of() : List.of(text.split(" "));
+    }
+
+    /** The ends of a school's own addresses, after the {@code @}. */
+    @Transactional(readOnly = true)
+    public List<String> mailDomains(UUID school) {
+        return words(find(school).mailDomains);
+    }
+
+    /** The pages that may show a sitting within them, of all schools here. */
+    @Override
+    @Transactional(readOnly = true)
+    public List<String> framedBy() {
+        return repository.findAll().stream()
+                .flatMap(s -> words(s.framedBy).stream())
+                .distinct()
+                .toList();
     }
 
     @Transactional
@@ -159,6 +195,12 @@ public class Schools {
         school.accent = Accent.checked(wanted.accent());
         school.teachersMakeCourses = wanted.teachersMakeCourses();
         school.teachersShare = wanted.teachersShare();
+        if (wanted.mailDomains() != null) {
+            school.mailDomains = SchoolAddresses.domains(wanted.mailDomains());
+        }
+        if (wanted.framedBy() != null) {
+            school.framedBy = SchoolAddresses.pages(wanted.framedBy());
+        }
         deeds.note(me, Deeds.What.SCHOOL_CHANGED, me.school(), school.name);
         return settings(school);
     }

@@ -73,6 +73,16 @@ class SessionController {
      */
     record SittingSlipTyped(String way, String who, String code) {}
 
+    /**
+     * What came of a guest's coming in.
+     *
+     * @param session null where the code goes to the address that was given
+     * @param who the name with which to come back
+     * @param code told once, here; null where it goes to the address
+     */
+    record GuestIn(
+            @Nullable Session session, String who, @Nullable String code) {}
+
     record DemoChoice(UUID person) {}
 
     /**
@@ -144,6 +154,20 @@ class SessionController {
         String who = Lengths.atMost("who", given.who(), LONGEST_NAME);
         String code = Lengths.atMost("code", given.code(), LONGEST_NAME);
         return signIn.slip(entry, way, who, code, request.getRemoteAddr()).thenApply(me -> enter(me, request));
+    }
+
+    /** Comes in to one sitting as a guest, where it lets guests in. */
+    @PostMapping("/session/guest")
+    ResponseEntity<GuestIn> comeInAsGuest(@RequestBody SittingEntry.GuestGiven given, HttpServletRequest request) {
+        SittingEntry.LetIn in = entry.guest(given);
+        Me me = in.me();
+        if (me == null) {
+            return ResponseEntity.ok(new GuestIn(null, in.who(), null));
+        }
+        Watched.note(Watched.What.SIGNED_IN, me.id(), null);
+        return ResponseEntity.ok()
+                .header(HttpHeaders.SET_COOKIE, signedIn.begin(me, request).toString())
+                .body(new GuestIn(session(me), in.who(), in.code()));
     }
 
     /** Whom a link is for. */

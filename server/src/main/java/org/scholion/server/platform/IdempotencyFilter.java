@@ -29,6 +29,7 @@ class IdempotencyFilter extends OncePerRequestFilter {
             "/password",
             "/session",
             "/session/code",
+            "/session/guest",
             "/way-in",
             "/way-in/look",
             "/beginning",

@@ -28,6 +28,11 @@ public record Me(
         ADMIN
     }
 
+    /** The same for one sitting only. */
+    public Me within(UUID sitting) {
+        return new Me(id, school, role, given, family, sitting);
+    }
+
     public String name() {
         return given + " " + family;
     }

@@ -26,9 +26,6 @@ import org.springframework.web.servlet.HandlerExceptionResolver;
  */
 @Configuration
 class SecurityRules {
-    private static final String CONTENT =
-            "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; media-src 'self'; "
-                    + "frame-ancestors 'none'; base-uri 'self'; form-action 'self'; object-src 'none'";
     private static final String PERMISSIONS =
             "camera=(), geolocation=(), microphone=(self), payment=(), usb=(), display-capture=()";
 
@@ -37,7 +34,8 @@ class SecurityRules {
             HttpSecurity http,
             SecurityContextRepository contexts,
             @Qualifier("handlerExceptionResolver") HandlerExceptionResolver words,
-            IdempotentRequests requests)
+            IdempotentRequests requests,
+            Framing framing)
             throws Exception {
         return http.securityContext(c -> c.securityContextRepository(contexts))
                 .sessionManagement(m -> m.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
@@ -50,6 +48,7 @@ class SecurityRules {
                                 "/api/session",
                                 "/api/session/code",
                                 "/api/session/slip",
+                                "/api/session/guest",
                                 "/api/demo/session")
                         .permitAll()
                         .requestMatchers(HttpMethod.POST, "/api/beginning", "/api/way-in", "/api/way-in/look")
@@ -87,7 +86,8 @@ class SecurityRules {
                         .anyRequest()
                         .permitAll())
                 .exceptionHandling(e -> e.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
-                .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT))
+                .headers(h -> h.frameOptions(f -> f.disable())
+                        .addHeaderWriter(new FramingHeaders(framing))
                         .referrerPolicy(r -> r.policy(ReferrerPolicy.NO_REFERRER))
                         .permissionsPolicyHeader(p -> p.policy(PERMISSIONS))
                         .crossOriginOpenerPolicy(c -> c.policy(CrossOriginOpenerPolicy.SAME_ORIGIN))
