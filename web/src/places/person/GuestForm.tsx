@@ -49,8 +49,8 @@ export function GuestForm({ to, onIn }: { to: Way; onIn: (came: In) => void }) {
         come.mutate();
       }}
     >
-      <Field label={t("Your given name")} autoComplete="given-name" required {...field("given")} />
-      <Field label={t("Your family name")} autoComplete="family-name" required {...field("family")} />
+      <Field label={t("Your first name")} autoComplete="given-name" required {...field("given")} />
+      <Field label={t("Your surname")} autoComplete="family-name" required {...field("family")} />
       {form.groupAsked !== "NO" && (
         <Field
           label={form.groupAsked === "MUST" ? t("Your class") : t("Your class (may be left empty)")}

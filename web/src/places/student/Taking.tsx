@@ -7,6 +7,7 @@ import { SchoolSign } from "../../parts/SchoolSign";
 import { fileUrl } from "../../parts/upload";
 import { t } from "../../text";
 import { CheckAndHandIn } from "./CheckAndHandIn";
+import { WithCalculator } from "./calculator/WithCalculator";
 import { TimeLeft } from "./clock/TimeLeft";
 import { useSittingClock } from "./clock/useSittingClock";
 import { FullScreen } from "./FullScreen";
@@ -20,6 +21,7 @@ import { SavedState } from "./SavedState";
 import { isSaid } from "./said";
 import { TeacherSays } from "./TeacherSays";
 import { useLeaving } from "./useLeaving";
+import { useReached } from "./useReached";
 import { placeOf, useWayThrough } from "./useWayThrough";
 import { useWhatISaid } from "./useWhatISaid";
 
@@ -32,17 +34,7 @@ export function Taking({ paper, paperAt }: { paper: Paper; paperAt: number }) {
   const written = useWhatISaid(paper);
   const { saver, said } = written;
   const clock = useSittingClock(paper, paperAt);
-  const way = useWayThrough(paper, clock.rules, async (item) => {
-    // What is written is safe before the way to it closes.
-    if (await saver.flush()) {
-      await ok(
-        api.POST("/api/student/attempts/{attempt}/reached", {
-          params: { path: { attempt: paper.attempt } },
-          body: { item },
-        }),
-      ).catch(() => undefined);
-    }
-  });
+  const way = useWayThrough(paper, clock.rules, useReached(paper.attempt, saver.flush));
   const left = useLeaving(paper.attempt, clock.rules);
   const practice = usePractice(paper, clock.rules.practice, said, saver.flush);
   const handIn = useMutation({
@@ -152,6 +144,7 @@ export function TakingView({
             ))}
           </p>
         )}
+        {rules.calculator && <WithCalculator scientific={rules.calculator === "SCIENTIFIC"} />}
         <Progress
           pages={pages}
           said={said}

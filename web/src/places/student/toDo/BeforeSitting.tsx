@@ -62,6 +62,7 @@ function rulesOf(line: Line): string[] {
     PRACTICE[rules.practice],
     rules.attempts > 1 ? t("You can take it {{count}} times in all.", { count: rules.attempts }) : "",
     rules.changes ? t("After handing in you can change your answers until your time is over.") : "",
+    rules.calculator ? t("There is a calculator on the page.") : "",
     rules.fullScreen ? t("It is meant to be taken in full screen. The page offers it.") : "",
     rules.leavingCounted ? t("Your teacher sees how often you leave the page.") : "",
   ].filter((sentence) => sentence !== "");

@@ -8,6 +8,7 @@ import { useTyped } from "../../../parts/typed";
 import { t } from "../../../text";
 import { time } from "../../../text/figures";
 import { GuestSaid } from "./GuestSaid";
+import { SlipForOne } from "./SlipForOne";
 import { nameOf, type Row, type useRunning, type View } from "./useRunning";
 
 export const LINE_FIELD = "line-to-students";
@@ -125,9 +126,12 @@ function OfOne({ row, now, running }: { row: Row; now: number; running: ReturnTy
   const left = row.due ? (Date.parse(row.due) - now) / 60_000 : 0;
   if (row.stage === "NOT_STARTED") {
     return (
-      <p className="text-small text-soft">
-        {t("Has not begun. More time or other dates are set at the sitting.")}
-      </p>
+      <>
+        <p className="text-small text-soft">
+          {t("Has not begun. More time or other dates are set at the sitting.")}
+        </p>
+        {!row.guest && <SlipForOne key={row.student} row={row} />}
+      </>
     );
   }
   if (row.stage === "IN") {

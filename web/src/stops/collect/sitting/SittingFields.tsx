@@ -155,6 +155,22 @@ function HowTaken({
       )}
       <TakenAgain draft={draft} onSettings={onSettings} />
       <Pick
+        label={t("a calculator on the page:")}
+        value={settings.calculator ?? "NONE"}
+        options={[
+          ["NONE", t("none")],
+          ["PLAIN", t("a plain one")],
+          ["SCIENTIFIC", t("one with angles and logarithms")],
+        ]}
+        onChange={(value) => onSettings({ calculator: value === "NONE" ? null : value })}
+      />
+      <Pick
+        label={t("the receipt, with the answers, is")}
+        value={settings.receiptByMail ? "yes" : "no"}
+        options={yesNo("mailed to each who hands in", "not mailed")}
+        onChange={(value) => onSettings({ receiptByMail: value === "yes" ? true : null })}
+      />
+      <Pick
         label={t("full screen is")}
         value={settings.fullScreen ? "yes" : "no"}
         options={yesNo("asked for; students are told", "not asked for")}

@@ -58,6 +58,8 @@ const USUAL: Settings = {
   fullScreen: false,
   picture: null,
   pictureWords: null,
+  calculator: null,
+  receiptByMail: null,
 };
 
 /** The same without what another of the settings rules out. */

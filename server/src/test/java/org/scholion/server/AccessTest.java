@@ -160,7 +160,7 @@ class AccessTest {
                         .query(String.class)
                         .single());
         ids.put("object", String.valueOf(ids.get("assessment")));
-        for (String name : List.of("person", "section", "unit", "student", "line", "kept")) {
+        for (String name : List.of("person", "section", "unit", "student", "line", "kept", "group")) {
             ids.put(name, UUID.randomUUID().toString());
         }
         ids.put("file", "0".repeat(64));

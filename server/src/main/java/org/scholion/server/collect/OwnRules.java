@@ -10,6 +10,7 @@ import org.scholion.server.ledger.AtWork;
  * @param reached the place of the question that was reached, where there is no going back; 0 otherwise
  * @param lateFrom from when on handing in is late; null where nothing late is taken
  * @param fullScreen whether full screen is asked for
+ * @param calculator which one the page has; null for none
  * @param paused whether the teacher has paused it
  */
 public record OwnRules(
@@ -22,7 +23,8 @@ public record OwnRules(
         @Nullable Instant lateFrom,
         boolean paused,
         SittingSettings.Practising practice,
-        boolean fullScreen) {
+        boolean fullScreen,
+        SittingSettings.@Nullable Calculator calculator) {
     static OwnRules of(SittingRow sitting, OwnTimes times, AtWork.Stand stand) {
         SittingSettings s = sitting.settings;
         return new OwnRules(
@@ -35,6 +37,7 @@ public record OwnRules(
                 times.ends().isAfter(times.closes()) ? stand.dueAfter(times.closes()) : null,
                 stand.pausedAt() != null,
                 s.practice(),
-                s.fullScreen());
+                s.fullScreen(),
+                s.calculator());
     }
 }

@@ -24,6 +24,8 @@ import org.scholion.server.platform.Refused;
  * @param fullScreen whether full screen is asked for
  * @param picture the file of the picture on the page before the questions; null for none
  * @param pictureWords what is on it, for whoever does not see it; null for what need not be told
+ * @param calculator which one the page has; null for none
+ * @param receiptByMail whether who hands in is mailed the receipt with their answers; null for not
  * @param code to be typed before beginning, from the board; empty for none
  */
 @Embeddable
@@ -40,7 +42,11 @@ public record SittingSettings(
         boolean changes,
         @Column(name = "full_screen") boolean fullScreen,
         @Nullable String picture,
-        @Column(name = "picture_words") @Nullable String pictureWords) {
+        @Column(name = "picture_words") @Nullable String pictureWords,
+
+        @Enumerated(EnumType.STRING) @Nullable Calculator calculator,
+
+        @Column(name = "receipt_by_mail") @Nullable Boolean receiptByMail) {
     /** What a page shows. */
     public enum Asking {
         ONE,
@@ -59,8 +65,16 @@ public record SittingSettings(
         UNTIL_RIGHT
     }
 
+    /** A calculator on the page. */
+    public enum Calculator {
+        /** The four operations, roots and powers. */
+        PLAIN,
+        /** And angles, logarithms and constants. */
+        SCIENTIFIC
+    }
+
     public static final SittingSettings USUAL = new SittingSettings(
-            Asking.ONE, true, false, false, "", "", "", Practising.NONE, 1, false, false, null, null);
+            Asking.ONE, true, false, false, "", "", "", Practising.NONE, 1, false, false, null, null, null, null);
 
     static final int MOST_ATTEMPTS = 20;
     private static final int LONGEST_WORDS = 4_000;
@@ -90,7 +104,9 @@ public record SittingSettings(
                 changes,
                 fullScreen,
                 picture == null || picture.isBlank() ? null : picture,
-                picture == null || picture.isBlank() ? null : words(pictureWords));
+                picture == null || picture.isBlank() ? null : words(pictureWords),
+                calculator,
+                receiptByMail);
     }
 
     private static @Nullable String words(@Nullable String typed) {
@@ -98,6 +114,10 @@ public record SittingSettings(
                 ? ""
                 : Lengths.atMost("pictureWords", typed, LONGEST_ALT).strip();
         return words.isEmpty() ? null : words;
+    }
+
+    boolean mailsReceipts() {
+        return Boolean.TRUE.equals(receiptByMail);
     }
 
     /** Changing after handing in would undo what others of the settings hold. */
@@ -134,7 +154,9 @@ public record SittingSettings(
                 changes,
                 fullScreen,
                 picture,
-                pictureWords);
+                pictureWords,
+                calculator,
+                receiptByMail);
     }
 
     /** A code as it is compared: however it was typed. */

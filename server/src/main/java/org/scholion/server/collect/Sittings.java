@@ -20,6 +20,7 @@ import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.AtWork;
 import org.scholion.server.ledger.Attempts;
+import org.scholion.server.mail.Post;
 import org.scholion.server.person.People;
 import org.scholion.server.person.SlipCode;
 import org.scholion.server.platform.Events;
@@ -48,6 +49,7 @@ public class Sittings {
     private final WhoHasIt who;
     private final Guests guests;
     private final People people;
+    private final Post post;
     private final Ids ids;
     private final Clock clock;
 
@@ -63,6 +65,7 @@ public class Sittings {
             WhoHasIt who,
             Guests guests,
             People people,
+            Post post,
             Ids ids,
             Clock clock) {
         this.repository = repository;
@@ -76,6 +79,7 @@ public class Sittings {
         this.who = who;
         this.guests = guests;
         this.people = people;
+        this.post = post;
         this.ids = ids;
         this.clock = clock;
     }
@@ -109,7 +113,13 @@ public class Sittings {
             @Nullable List<UUID> students,
             @Nullable GuestRules guests) {
         public GiveOut(UUID section, Instant opens, Instant closes, @Nullable Integer minutes) {
-            this(section, opens, closes, minutes, null, null, null, null, null, null);
+            this(section, opens, closes, minutes, null);
+        }
+
+        /** As usual, for chosen students. */
+        public GiveOut(
+                UUID section, Instant opens, Instant closes, @Nullable Integer minutes, @Nullable List<UUID> students) {
+            this(section, opens, closes, minutes, null, null, null, null, students, null);
         }
     }
 
@@ -212,6 +222,9 @@ public class Sittings {
         SittingSettings settings = wanted.checked();
         if (settings.picture() != null && !settings.picture().equals(pictureBefore)) {
             access.requireFile(me, settings.picture());
+        }
+        if (settings.mailsReceipts()) {
+            post.requireSetUp();
         }
         return settings;
     }

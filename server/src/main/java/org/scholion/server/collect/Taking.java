@@ -29,6 +29,7 @@ import org.scholion.server.ledger.LateAnswers;
 import org.scholion.server.ledger.ReceiptCheck;
 import org.scholion.server.ledger.Scoring;
 import org.scholion.server.ledger.SettingAside;
+import org.scholion.server.mail.Post;
 import org.scholion.server.platform.Events;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Lengths;
@@ -63,6 +64,7 @@ public class Taking {
     private final TeacherLines lines;
     private final Practice practice;
     private final TakingAgain again;
+    private final Post post;
     private final Clock clock;
     private final Cache<UUID, Known> known =
             Caffeine.newBuilder().maximumSize(20_000).build();
@@ -83,6 +85,7 @@ public class Taking {
             TeacherLines lines,
             Practice practice,
             TakingAgain again,
+            Post post,
             Clock clock) {
         this.sittings = sittings;
         this.attempts = attempts;
@@ -99,6 +102,7 @@ public class Taking {
         this.lines = lines;
         this.practice = practice;
         this.again = again;
+        this.post = post;
         this.clock = clock;
     }
 
@@ -532,6 +536,9 @@ public class Taking {
                     answers.put(item, draft.answer());
                 }
             });
+            if (sittings.require(attempt.sitting()).settings.mailsReceipts() && post.isSetUp()) {
+                post.ask(attempt.school(), null, ReceiptLetter.KIND, List.of(attempt.student()));
+            }
             return answers;
         });
     }

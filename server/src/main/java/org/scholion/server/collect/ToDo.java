@@ -69,7 +69,8 @@ class ToDo {
             boolean changes,
             boolean fullScreen,
             @Nullable String picture,
-            @Nullable String pictureWords) {}
+            @Nullable String pictureWords,
+            SittingSettings.@Nullable Calculator calculator) {}
 
     @Transactional(readOnly = true)
     List<ToDoLine> of(Me me) {
@@ -160,7 +161,8 @@ class ToDo {
                         s.changes(),
                         s.fullScreen(),
                         s.picture(),
-                        s.pictureWords()));
+                        s.pictureWords(),
+                        s.calculator()));
     }
 
     private static Stage stage(Instant now, OwnTimes own, @Nullable UUID attempt, boolean in) {

@@ -53,6 +53,7 @@ class Demo implements ApplicationRunner {
     private final DemoHandBack handBack;
     private final DemoKeys keys;
     private final DemoUnits units;
+    private final DemoGuests guests;
     private final Editions editions;
     private final SchoolClock clock;
     private final TransactionTemplate transaction;
@@ -73,6 +74,7 @@ class Demo implements ApplicationRunner {
             DemoHandBack handBack,
             DemoKeys keys,
             DemoUnits units,
+            DemoGuests guests,
             Editions editions,
             SchoolClock clock,
             TransactionTemplate transaction,
@@ -88,6 +90,7 @@ class Demo implements ApplicationRunner {
         this.handBack = handBack;
         this.keys = keys;
         this.units = units;
+        this.guests = guests;
         this.editions = editions;
         this.clock = clock;
         this.transaction = transaction;
@@ -219,6 +222,8 @@ class Demo implements ApplicationRunner {
                             false,
                             true,
                             null,
+                            null,
+                            SittingSettings.Calculator.SCIENTIFIC,
                             null));
             different(school, sitting, rest.get(3), 150, null, null, "Extra time, as agreed with the parents");
             different(
@@ -271,9 +276,21 @@ class Demo implements ApplicationRunner {
                                 3,
                                 false,
                                 false,
+                                guests.weatherMap(school),
+                                "A weather map with a low on the left and a high on the right",
                                 null,
                                 null)));
         sit(school, id, "weather", "C", at, 8);
+        clock.at(now.minus(Duration.ofHours(3)), () -> {
+            guests.come(school, sittings.of(id).get(0));
+            Sittings.GiveOut some = new Sittings.GiveOut(
+                    school.section("B"),
+                    now.minus(Duration.ofHours(3)),
+                    now.plus(Duration.ofDays(2)),
+                    null,
+                    guests.group(school, "Weather watch", 5));
+            sittings.giveOut(school.aud(), id, some);
+        });
     }
 
     /**
