@@ -2,6 +2,8 @@ import type { Schemas } from "../../api/client";
 import { TextButton } from "../../parts/Button";
 import { Mark, Mastered } from "../../parts/Mark";
 import { t } from "../../text";
+import { isNarrowed, type Pile } from "./pile";
+import { WhichAnswers } from "./WhichAnswers";
 
 const WIDTH = 64;
 
@@ -12,6 +14,8 @@ export function Answer({
   answer,
   at,
   names,
+  pile,
+  onPile,
   onNames,
   onGo,
   onQuestion,
@@ -21,6 +25,8 @@ export function Answer({
   answer: Schemas["ReadAnswer"];
   at: number;
   names: boolean;
+  pile: Pile;
+  onPile: (pile: Pile) => void;
   /** Shows or hides names; missing for a reader, who is told none. */
   onNames?: (() => void) | undefined;
   onGo: (at: number) => void;
@@ -52,7 +58,8 @@ export function Answer({
         <StripOfAnswers answers={view.answers} from={view.from} at={at} onGo={onGo} />
         <span className="text-small text-soft" aria-live="polite">
           {t("{{n}} of {{all}} read", { n: question.answers - question.unread, all: question.answers })} ·{" "}
-          {question.answers > view.answers.length && (
+          {isNarrowed(pile) && <>{t("{{count}} are shown", { count: view.found })} · </>}
+          {view.found > view.answers.length && (
             <>
               {t("answers {{from}} to {{to}} are here", {
                 from: view.from + 1,
@@ -63,6 +70,7 @@ export function Answer({
           )}
           {onNames && <TextButton onClick={onNames}>{names ? t("Hide names") : t("Show names")}</TextButton>}
         </span>
+        <WhichAnswers question={question} pile={pile} onPile={onPile} />
       </div>
       <article className="px-6 pb-4" aria-label={t("The answer")}>
         <p className="mb-2 flex gap-4 text-small">

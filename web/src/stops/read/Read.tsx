@@ -1,20 +1,21 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
 import { api, ok, Problem, type Schemas } from "../../api/client";
-import { Button } from "../../parts/Button";
+import { Button, TextButton } from "../../parts/Button";
 import { useKeys } from "../../parts/Keys";
 import { Sheet } from "../../parts/Sheet";
 import { Empty, Loaded } from "../../parts/States";
-import { same } from "../../parts/same";
-import { type Typed, useTyped, useTypedStore } from "../../parts/typed";
+import { useTyped } from "../../parts/typed";
 import { t } from "../../text";
 import { sectionQuery, useHeader, useWhere } from "../Assessment";
 import { Answer } from "./Answer";
 import { afterReading, unread } from "./afterReading";
+import { ALL, isNarrowed, keepPlace, pileOf, placeIn, withPile } from "./pile";
 import { ReadMargin } from "./ReadMargin";
+import { isComplete, withLevel } from "./reading";
+import { useReading } from "./useReading";
 
-export type Change = Schemas["ReadingChange"];
 type View = Schemas["ReadView"];
 type ReadAnswer = Schemas["ReadAnswer"];
 
@@ -25,12 +26,13 @@ const MOST_UNDO = 200;
 /** Open answers by question, with the rubric under the digits; stop anywhere, go on later. */
 export function Read() {
   const { assessment, section } = useWhere();
-  const [params] = useSearchParams();
+  const [params, setParams] = useSearchParams();
   const item = params.get("question");
   const names = params.get("names") === "shown";
+  const pile = pileOf(params);
   /** The place of an answer that is to be shown; null for the first unread. */
-  const [from, setFrom] = useState<number | null>(null);
-  const key = ["readings", assessment, section, item, names, from];
+  const [from, setFrom] = useState<number | null>(() => placeIn(params));
+  const key = ["readings", assessment, section, item, names, pile, from];
   const query = useQuery({
     queryKey: key,
     queryFn: () =>
@@ -43,6 +45,7 @@ export function Read() {
               ...(item ? { item } : {}),
               ...(from === null ? {} : { from }),
               names,
+              ...pile,
             },
           },
         }),
@@ -54,15 +57,28 @@ export function Read() {
       {(view) =>
         view.answers.length === 0 ? (
           <Sheet margin={null}>
-            <Empty title={t("Nothing to read.")}>
-              {view.questions.length === 0
-                ? t("This assessment has no open questions.")
-                : t("Open answers come here as soon as a student hands in.")}
-            </Empty>
+            {isNarrowed(pile) ? (
+              <Empty title={t("No answer is like that.")}>
+                <TextButton
+                  onClick={() => {
+                    setFrom(null);
+                    setParams(withPile(params, ALL), { replace: true });
+                  }}
+                >
+                  {t("Show all answers")}
+                </TextButton>
+              </Empty>
+            ) : (
+              <Empty title={t("Nothing to read.")}>
+                {view.questions.length === 0
+                  ? t("This assessment has no open questions.")
+                  : t("Open answers come here as soon as a student hands in.")}
+              </Empty>
+            )}
           </Sheet>
         ) : (
           <Reader
-            key={`${view.item}${names}${section}${view.from}${from}`}
+            key={`${view.item}${names}${section}${view.from}${from}${JSON.stringify(pile)}`}
             assessment={assessment}
             view={view}
             queryKey={key}
@@ -105,42 +121,30 @@ function Reader({
       : Math.max(0, Math.min(wanted - view.from, view.answers.length - 1)),
   );
   const answer = (view.answers[at] ?? view.answers[0]) as ReadAnswer;
-  const typed = useTypedStore<Change>(`reading:${assessment}:${question.item}:${answer.answer}`);
-  const [change, showChange] = useState<Change>(() => typed.read() ?? of(answer));
   const [focus, setFocus] = useState(0);
+  // Another answer begins with its first criterion.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the answer is what it is about
   useEffect(() => {
-    showChange(typed.read() ?? of(answer));
     setFocus(0);
-  }, [answer, typed]);
-  const setChange = (next: Change) => {
-    typed.keep(same(next, of(answer)) ? null : next);
-    showChange(next);
-  };
-
-  const path = {
-    path: { assessment, answer: answer.answer, item: question.item },
-    query: { names },
-  };
+  }, [answer.answer]);
   const put = (saved: ReadAnswer) => {
     client.setQueryData<View>(queryKey, (v) => v && afterReading(v, saved));
   };
   const [made, setMade] = useTyped<Made[]>(`read:${assessment}`, [], sessionStorage);
-  // Another answer may be on the page when this one is saved: what was typed goes from where it was kept.
-  const done = {
-    onMutate: () => typed,
-    onSuccess: (saved: ReadAnswer, _: unknown, kept: Typed<Change>) => {
-      kept.keep(null);
+  const madeNow = useRef(made);
+  madeNow.current = made;
+  const reading = useReading({
+    assessment,
+    question,
+    answer,
+    names,
+    onSaved: (saved) => {
       put(saved);
-      setMade(
-        [...made, { answer: saved.answer, item: question.item, names, saw: saved.saw }].slice(-MOST_UNDO),
-      );
+      const one = { answer: saved.answer, item: question.item, names, saw: saved.saw };
+      setMade([...madeNow.current, one].slice(-MOST_UNDO));
     },
-  };
-  const save = useMutation({
-    mutationFn: (body: Change) =>
-      ok(api.PUT("/api/assessments/{assessment}/readings/{item}/{answer}", { params: path, body })),
-    ...done,
   });
+  const { change, set: setChange, save } = reading;
   const undo = useMutation({
     mutationFn: (last: Made) =>
       ok(
@@ -178,16 +182,15 @@ function Reader({
       }
     },
   });
-  const takeBack = () => {
-    const last = made.at(-1);
-    if (last && !undo.isPending) {
-      undo.mutate(last);
-    }
-  };
+  const takeBack = () =>
+    reading.whenSaved(() => {
+      const last = madeNow.current.at(-1);
+      if (last && !undo.isPending) {
+        undo.mutate(last);
+      }
+    });
   const theirs = overtaken(save.error);
-  const complete =
-    question.criteria.every((c) => change.levels[c.id] !== undefined) &&
-    (question.criteria.length > 0 || !!change.points);
+  const complete = isComplete(change, question);
   const next = (from: number) => {
     const order = [...view.answers.keys()].map((i) => (from + 1 + i) % view.answers.length);
     const found = order.find(
@@ -204,23 +207,31 @@ function Reader({
       setAt(found);
     }
   };
+  const go = (place: number) => {
+    reading.leave();
+    setAt(place);
+  };
   const saveAndGo = () => {
-    if (complete && !save.isPending) {
-      save.mutate({ ...change, hold: false }, { onSuccess: () => next(at) });
+    if (complete) {
+      reading.whenSaved(() => next(at), { ...change, hold: false });
     }
   };
-  const hold = () => save.mutate({ ...change, hold: true }, { onSuccess: () => next(at) });
-  const last = question.answers - 1;
+  const hold = () => reading.whenSaved(() => next(at), { ...change, hold: true });
+  const last = view.found - 1;
+  useEffect(() => {
+    keepPlace(view.from + at);
+  }, [view.from, at]);
   const step = (by: number) => {
     const place = Math.max(0, Math.min(last, view.from + at + by));
     const here = place - view.from;
+    reading.leave();
     here >= 0 && here < view.answers.length ? setAt(here) : onFrom(place);
   };
   const choose = (digit: number) => {
     const criterion = question.criteria[focus];
     const level = criterion?.levels[digit];
     if (criterion && level) {
-      setChange({ ...change, levels: { ...change.levels, [criterion.id]: level.id } });
+      setChange(withLevel(change, criterion.id, level.id));
       setFocus(Math.min(focus + 1, question.criteria.length - 1));
     }
   };
@@ -262,19 +273,8 @@ function Reader({
           error={save.error ?? undo.error}
           onSave={saveAndGo}
           theirs={theirs}
-          onTheirs={() => {
-            if (theirs) {
-              typed.keep(null);
-              put(theirs);
-              save.reset();
-              undo.reset();
-            }
-          }}
-          onMine={() => {
-            if (theirs) {
-              save.mutate({ ...change, hold: false, saw: theirs.saw });
-            }
-          }}
+          onTheirs={() => theirs && reading.resolve(theirs, false)}
+          onMine={() => theirs && reading.resolve(theirs, true)}
         />
       }
     >
@@ -285,8 +285,13 @@ function Reader({
           answer={answer}
           at={at}
           names={names}
+          pile={pileOf(params)}
+          onPile={(pile) => {
+            onFrom(null);
+            setParams(withPile(params, pile), { replace: true });
+          }}
           onNames={mayName ? toggleNames : undefined}
-          onGo={setAt}
+          onGo={go}
           onQuestion={(item) => {
             const nextParams = new URLSearchParams(params);
             nextParams.set("question", item);
@@ -309,9 +314,13 @@ function Reader({
             </Button>
           )}
           <span className="mx-auto text-small text-soft" role="status">
-            {save.isPending ? t("Saving…") : t("Kept on this device until you save it.")}
+            {reading.isSaved
+              ? t("Saved.")
+              : save.isPending
+                ? t("Saving…")
+                : t("Kept on this device until it is saved.")}
           </span>
-          <Button look="strong" hotkey="Enter" disabled={!complete || save.isPending} onClick={saveAndGo}>
+          <Button look="strong" hotkey="Enter" disabled={!complete} onClick={saveAndGo}>
             {t("Save and go to the next unread")}
           </Button>
         </div>
@@ -323,15 +332,4 @@ function Reader({
 /** The reading that a colleague made meanwhile, where that is why this one was not saved. */
 function overtaken(error: unknown): ReadAnswer | undefined {
   return error instanceof Problem ? (error.theirs as ReadAnswer | undefined) : undefined;
-}
-
-function of(answer: ReadAnswer): Change {
-  return {
-    levels: answer.levels,
-    points: answer.points,
-    comment: answer.comment,
-    note: answer.note,
-    hold: answer.held,
-    saw: answer.saw,
-  };
 }

@@ -1,13 +1,13 @@
 import type { Schemas } from "../../api/client";
 import { Button } from "../../parts/Button";
-import { Area } from "../../parts/Field";
+import { Area, Field } from "../../parts/Field";
 import { Kbd } from "../../parts/Keys";
 import { MarkWithReason } from "../../parts/Mark";
 import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
 import { points } from "../../text/figures";
-import type { Change } from "./Read";
+import { type Change, withLevel } from "./reading";
 
 /** The rubric with a digit for each level, a comment for the student, a private note. */
 export function ReadMargin({
@@ -50,9 +50,10 @@ export function ReadMargin({
           here={i === focus}
           chosen={change.levels[c.id]}
           onFocus={() => onFocus(i)}
-          onChoose={(level) => onChange({ ...change, levels: { ...change.levels, [c.id]: level } })}
+          onChoose={(level) => onChange(withLevel(change, c.id, level))}
         />
       ))}
+      {question.criteria.length > 0 && <OverRubric question={question} change={change} onChange={onChange} />}
       {question.criteria.length === 0 && (
         <label className="mb-4 flex items-center gap-2">
           <input
@@ -96,6 +97,43 @@ export function ReadMargin({
         {t("Press Ctrl Enter to save from a field, Esc to leave it.")}
       </p>
     </>
+  );
+}
+
+/** Points that count instead of the rubric, with why; the levels stay. */
+function OverRubric({
+  question,
+  change,
+  onChange,
+}: {
+  question: Schemas["OpenQuestion"];
+  change: Change;
+  onChange: (c: Change) => void;
+}) {
+  const given = (change.points ?? "").trim() !== "";
+  return (
+    <div className="mb-4">
+      <label className="flex flex-wrap items-center gap-2 text-small">
+        {t("Points instead of the rubric")}
+        <input
+          value={change.points ?? ""}
+          inputMode="decimal"
+          placeholder="–"
+          onChange={(e) => onChange({ ...change, points: e.target.value || null })}
+          className="w-16 rounded-corner border border-rule-strong bg-sheet px-2 py-1"
+        />
+        {t("of {{of}}", { of: points(question.points) })}
+      </label>
+      {given && (
+        <Field
+          className="mt-2"
+          label={t("Why, for the student")}
+          value={change.why ?? ""}
+          maxLength={500}
+          onChange={(e) => onChange({ ...change, why: e.target.value })}
+        />
+      )}
+    </div>
   );
 }
 

@@ -21,7 +21,7 @@ export function Groups({ view }: { view: CourseView }) {
       </p>
       <ul>
         {(groups.data ?? []).map((g) => (
-          <li key={g.id} className="flex flex-wrap items-baseline gap-x-3">
+          <li key={g.id} className="flex flex-wrap items-baseline gap-x-4 gap-y-1 py-1">
             <strong className="font-script">{g.name}</strong>
             <span className="text-soft">{t("{{count}} students", { count: g.students.length })}</span>
             <TextButton
@@ -67,6 +67,7 @@ export function Groups({ view }: { view: CourseView }) {
       ) : (
         view.students.length > 0 && (
           <TextButton
+            className="mt-3 block"
             onClick={() => {
               save.reset();
               setEditing("new");

@@ -12,14 +12,16 @@ import org.scholion.server.testing.Visitor;
 @ExtendWith(Scholion.class)
 class LeavingTest {
     @Test
-    void a_reading_that_was_begun_is_there_again_until_it_is_saved(Scholion.Running school) {
+    void a_reading_that_was_begun_is_saved_by_itself_and_goes_on_in_another_browser(Scholion.Running school) {
         Lesson lesson = Lesson.given(school, "Left in Read", "A").sits("Noor Haddix", null, null, null, "Because.");
         String read = "/a/" + lesson.id + "/read";
         try (Browser aud = new Browser(school.address(), 1280, 800)) {
             aud.signIn("Aud Meller").open(read).sees("Because.").press("1");
             aud.type("Comment for the student", "Say why it falls.");
-            aud.sees("Kept on this device until you save it");
-            aud.open(read)
+            aud.sees("Kept on this device until it is saved.").sees("Saved.");
+        }
+        try (Browser aud = new Browser(school.address(), 1280, 800)) {
+            aud.signIn("Aud Meller").open(read)
                     .hasValue("Comment for the student", "Say why it falls.")
                     .press("]", "1", "1");
             aud.press("Enter").pause();

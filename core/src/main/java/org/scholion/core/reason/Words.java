@@ -95,7 +95,9 @@ public final class Words {
                         : changes(r, "to reach “" + r.word("entry") + "” ") + differing(r);
             case OPEN_WAITS -> "not read by a teacher yet";
             case ELSEWHERE -> "scored elsewhere: " + r.word("points") + " of " + counted(r, "possible", "point");
-            case OPEN_POINTS -> "given " + r.word("points") + " of " + counted(r, "possible", "point");
+            case OPEN_POINTS ->
+                "given " + r.word("points") + " of " + counted(r, "possible", "point")
+                        + (r.has("why") ? ", not by the rubric (" + r.word("why") + ")" : "");
             case OPEN_RUBRIC -> rubric(r);
             case OPEN_MEAN ->
                 "mean of two readings: " + r.word("first") + " and " + r.word("second") + " of "

@@ -408,7 +408,7 @@ class Demo implements ApplicationRunner {
         int[] read = {0};
         for (String item : openItems(name)) {
             for (Readings.ReadAnswer answer : readings.of(
-                            school.aud(), assessment, new Readings.Looking(school.section(section), item, null, false))
+                            school.aud(), assessment, school.section(section), item, false)
                     .answers()) {
                 JsonNode text = text(name, item, answer.text());
                 if (read[0] < most && text != null) {
@@ -430,7 +430,7 @@ class Demo implements ApplicationRunner {
                 assessment,
                 answer.answer(),
                 item,
-                new Readings.ReadingChange(levels, null, text.get("comment").stringValue(), "", false, answer.saw()),
+                new Readings.ReadingChange(levels, null, null, text.get("comment").stringValue(), "", false, answer.saw()),
                 false);
     }
 

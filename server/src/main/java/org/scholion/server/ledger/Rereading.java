@@ -25,7 +25,10 @@ final class Rereading {
             return Optional.empty();
         }
         Map<String, String> levels = was.levels();
-        if (levels.isEmpty() || was.reading().path("held").asBoolean(false)) {
+        // Points that were given over a rubric stay, whatever becomes of the rubric.
+        if (levels.isEmpty()
+                || was.reading().hasNonNull("points")
+                || was.reading().path("held").asBoolean(false)) {
             return Optional.empty();
         }
         Mark mark = new Reading(levels, null).under(open).markOf(open);

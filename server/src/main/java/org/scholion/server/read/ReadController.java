@@ -29,8 +29,12 @@ class ReadController {
             @RequestParam(required = false) @Nullable UUID section,
             @RequestParam(required = false) @Nullable String item,
             @RequestParam(required = false) @Nullable Integer from,
-            @RequestParam(defaultValue = "false") boolean names) {
-        return readings.of(me, assessment, new Readings.Looking(section, item, from, names));
+            @RequestParam(defaultValue = "false") boolean names,
+            @RequestParam(defaultValue = "USUAL") Pile.Order order,
+            @RequestParam(defaultValue = "ALL") Pile.Show show,
+            @RequestParam(required = false) @Nullable String level) {
+        Pile.Choice choice = new Pile.Choice(order, show, level);
+        return readings.of(me, assessment, new Readings.Looking(section, item, from, names, choice));
     }
 
     /** @param answer its own name, as the list of answers gives it */

@@ -49,11 +49,13 @@ import tools.jackson.databind.JsonNode;
 @Service
 public class Readings {
     private static final int LONGEST_COMMENT = 10_000;
+    private static final int LONGEST_WHY = 500;
 
     /** So many answers are shown at once; the rest comes as one goes on. */
     private static final int WINDOW = 100;
 
     private final MarkedPapers papers;
+    private final Pile pile;
     private final Attempts attempts;
     private final Ledger ledger;
     private final Editions editions;
@@ -65,6 +67,7 @@ public class Readings {
 
     Readings(
             MarkedPapers papers,
+            Pile pile,
             Attempts attempts,
             Ledger ledger,
             Editions editions,
@@ -74,6 +77,7 @@ public class Readings {
             Veil veil,
             Clock clock) {
         this.papers = papers;
+        this.pile = pile;
         this.attempts = attempts;
         this.ledger = ledger;
         this.editions = editions;
@@ -105,6 +109,7 @@ public class Readings {
      *
      * @param answer the answer's own name, which says nothing about who wrote it while names are hidden
      * @param name who wrote it; null when names are hidden
+     * @param points by hand: where there is no rubric, or over it, and then {@code why}
      * @param saw which mark this is; it goes back with what is decided
      * @param held laid aside by the reader
      */
@@ -116,6 +121,7 @@ public class Readings {
             MarkView mark,
             Map<String, String> levels,
             @Nullable String points,
+            String why,
             String comment,
             String note,
             boolean held,
@@ -125,10 +131,11 @@ public class Readings {
      * What is to be read.
      *
      * @param item the question that is shown; null where there is none
-     * @param from the place of the first of {@code answers} among all answers to it
+     * @param found how many answers to it are looked at
+     * @param from the place of the first of {@code answers} among them
      */
     public record ReadView(
-            List<OpenQuestion> questions, @Nullable String item, int from, List<ReadAnswer> answers) {}
+            List<OpenQuestion> questions, @Nullable String item, int found, int from, List<ReadAnswer> answers) {}
 
     /**
      * What is looked at.
@@ -136,21 +143,25 @@ public class Readings {
      * @param item the question; the first with something unread where none is named
      * @param from the place of an answer that is to be among those shown; from the first unread where none is named
      * @param names whether names are shown
+     * @param choice in which order, and which of them
      */
-    public record Looking(
+    record Looking(
             @Nullable UUID section,
             @Nullable String item,
             @Nullable Integer from,
-            boolean names) {}
+            boolean names,
+            Pile.Choice choice) {}
 
     /**
      * What a reader chose and says.
      *
+     * @param points where there is no rubric; with one, points that count instead of it, and then {@code why} they do
      * @param saw the mark that the reader saw; another one meanwhile is a conflict, and nothing is lost
      */
     public record ReadingChange(
             Map<String, String> levels,
             @Nullable String points,
+            @Nullable String why,
             String comment,
             String note,
             boolean hold,
@@ -159,8 +170,15 @@ public class Readings {
     /** Taking back the last reading, if it is the one that was seen. */
     public record ReadingUndo(String saw) {}
 
+    /** All answers to a question in their usual order. */
     @Transactional(readOnly = true)
-    public ReadView of(Me me, UUID assessment, Looking looking) {
+    public ReadView of(Me me, UUID assessment, @Nullable UUID section, String item, boolean names) {
+        Pile.Choice all = new Pile.Choice(Pile.Order.USUAL, Pile.Show.ALL, null);
+        return of(me, assessment, new Looking(section, item, null, names, all));
+    }
+
+    @Transactional(readOnly = true)
+    ReadView of(Me me, UUID assessment, Looking looking) {
         access.require(me, Access.Action.READ_ANSWERS, assessment);
         if (looking.names()) {
             // A reader who teaches none of them is told no names.
@@ -169,7 +187,7 @@ public class Readings {
         MarkedPaper paper = papers.find(assessment, looking.section()).orElse(null);
         List<OpenItem> open = paper == null ? List.of() : openItems(paper.edition());
         if (paper == null || open.isEmpty()) {
-            return new ReadView(List.of(), null, 0, List.of());
+            return new ReadView(List.of(), null, 0, 0, List.of());
         }
         List<OpenQuestion> questions = new ArrayList<>();
         Map<String, List<Given>> given = given(paper, open);
@@ -184,16 +202,17 @@ public class Readings {
                 .or(() -> first(open, questions))
                 .orElse(null);
         if (shown == null) {
-            return new ReadView(questions, null, 0, List.of());
+            return new ReadView(questions, null, 0, 0, List.of());
         }
-        List<Given> all = inOrder(me, shown, given.getOrDefault(shown.id(), List.of()), looking.names());
+        List<Given> usual = inOrder(me, shown, given.getOrDefault(shown.id(), List.of()), looking.names());
+        List<Given> all = pile.of(shown, usual, looking.choice());
         int from = from(all, looking.from());
         List<Given> window = all.subList(from, Math.min(all.size(), from + WINDOW));
-        return new ReadView(questions, shown.id(), from, answers(me, shown, window, looking.names()));
+        return new ReadView(questions, shown.id(), all.size(), from, answers(me, shown, window, looking.names()));
     }
 
     /** An answer to an open question. */
-    private record Given(Attempt attempt, boolean unread) {}
+    record Given(Attempt attempt, boolean unread) {}
 
     private static Map<String, List<Given>> given(MarkedPaper paper, List<OpenItem> open) {
         Map<String, List<Given>> all = new HashMap<>();
@@ -305,6 +324,7 @@ public class Readings {
                 names || m.byPerson() ? mark : mark.withoutTime(),
                 new Reading(m.levels(), null).under(item).levels(),
                 reading.hasNonNull("points") ? reading.get("points").stringValue() : null,
+                reading.path("why").asString(""),
                 m.comment(),
                 reading.path("note").asString(""),
                 reading.path("held").asBoolean(false),
@@ -384,19 +404,28 @@ public class Readings {
         if (points != null && (points.signum() < 0 || points.compareTo(item.points()) > 0)) {
             throw Refused.invalid("points", "points lie from 0 to " + item.points());
         }
+        String why = why(change);
+        if (points != null && item.rubric() != null && why.isEmpty()) {
+            throw Refused.invalid("why", "Say why these points count instead of the rubric.");
+        }
         try {
-            return new Reading(change.levels(), item.rubric() == null ? points : null).markOf(item);
+            return new Reading(change.levels(), points, why).markOf(item);
         } catch (IllegalArgumentException e) {
             // A level or a criterion that the rubric does not have.
             throw Refused.invalid("levels", String.valueOf(e.getMessage()));
         }
     }
 
+    private static String why(ReadingChange change) {
+        return change.why() == null ? "" : Lengths.atMost("why", change.why(), LONGEST_WHY).strip();
+    }
+
     private static Map<String, Object> kept(ReadingChange change) {
         Map<String, Object> kept = new LinkedHashMap<>();
         kept.put("levels", change.levels());
-        if (change.points() != null) {
-            kept.put("points", change.points());
+        if (change.points() != null && !change.points().isBlank()) {
+            kept.put("points", change.points().strip());
+            kept.put("why", why(change));
         }
         kept.put("comment", Lengths.atMost("comment", change.comment(), LONGEST_COMMENT));
         kept.put("note", Lengths.atMost("note", change.note(), LONGEST_COMMENT));

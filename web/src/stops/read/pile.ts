@@ -1,0 +1,44 @@
+/** In which order answers are read, and which of them; the address has it, so that a link leads back. */
+export type Pile = {
+  order: "USUAL" | "LENGTH" | "LIKENESS" | "SECTION";
+  show: "ALL" | "UNREAD" | "HELD";
+  /** A criterion and its level, such as c1:2. */
+  level?: string;
+};
+
+export const ALL: Pile = { order: "USUAL", show: "ALL" };
+
+const ORDERS: Pile["order"][] = ["USUAL", "LENGTH", "LIKENESS", "SECTION"];
+const SHOWN: Pile["show"][] = ["ALL", "UNREAD", "HELD"];
+
+export function pileOf(params: URLSearchParams): Pile {
+  const order = ORDERS.find((o) => o.toLowerCase() === params.get("order")) ?? "USUAL";
+  const show = SHOWN.find((s) => s.toLowerCase() === params.get("show")) ?? "ALL";
+  const level = params.get("level");
+  return level ? { order, show, level } : { order, show };
+}
+
+export function withPile(params: URLSearchParams, pile: Pile): URLSearchParams {
+  const next = new URLSearchParams(params);
+  const put = (name: string, value: string) => (value ? next.set(name, value) : next.delete(name));
+  put("order", pile.order === "USUAL" ? "" : pile.order.toLowerCase());
+  put("show", pile.show === "ALL" ? "" : pile.show.toLowerCase());
+  put("level", pile.level ?? "");
+  next.delete("answer");
+  return next;
+}
+
+export const isNarrowed = (pile: Pile): boolean => pile.show !== "ALL" || pile.level !== undefined;
+
+/** The place of the answer that an address names, from 0; null where it names none. */
+export function placeIn(params: URLSearchParams): number | null {
+  const place = Number(params.get("answer"));
+  return Number.isInteger(place) && place > 0 ? place - 1 : null;
+}
+
+/** Puts a place into the address without going anywhere: who comes back finds the same answer. */
+export function keepPlace(place: number): void {
+  const url = new URL(location.href);
+  url.searchParams.set("answer", String(place + 1));
+  history.replaceState(history.state, "", url);
+}

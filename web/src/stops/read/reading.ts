@@ -1,0 +1,50 @@
+import type { Schemas } from "../../api/client";
+
+export type Change = Schemas["ReadingChange"];
+type ReadAnswer = Schemas["ReadAnswer"];
+
+/** What was chosen and said of an answer, as it is saved. */
+export const of = (answer: ReadAnswer): Change => ({
+  levels: answer.levels,
+  points: answer.points,
+  why: answer.why,
+  comment: answer.comment,
+  note: answer.note,
+  hold: answer.held,
+  saw: answer.saw,
+});
+
+const words = (text: string | null | undefined): string => (text ?? "").trim();
+
+/** Points by hand, or empty where there are none. */
+export const byHand = (change: Change): string => words(change.points);
+
+/** Whether two say the same, whichever mark they were made over. */
+export function sameReading(a: Change, b: Change): boolean {
+  const ids = new Set([...Object.keys(a.levels), ...Object.keys(b.levels)]);
+  return (
+    [...ids].every((id) => a.levels[id] === b.levels[id]) &&
+    byHand(a) === byHand(b) &&
+    (byHand(a) === "" || words(a.why) === words(b.why)) &&
+    a.comment === b.comment &&
+    a.note === b.note &&
+    a.hold === b.hold
+  );
+}
+
+/** Whether it can be saved: points over a rubric say why. */
+export const mayBeSaved = (change: Change, question: Schemas["OpenQuestion"]): boolean =>
+  question.criteria.length === 0 || byHand(change) === "" || words(change.why) !== "";
+
+/** Whether it makes a mark: a level for each criterion, or points. */
+export const isComplete = (change: Change, question: Schemas["OpenQuestion"]): boolean =>
+  byHand(change) !== ""
+    ? mayBeSaved(change, question)
+    : question.criteria.length > 0 && question.criteria.every((c) => change.levels[c.id] !== undefined);
+
+/** With a level chosen; what was held back is so no longer. */
+export const withLevel = (change: Change, criterion: string, level: string): Change => ({
+  ...change,
+  levels: { ...change.levels, [criterion]: level },
+  hold: false,
+});

@@ -1,0 +1,151 @@
+import { useMutation } from "@tanstack/react-query";
+import { useCallback, useEffect, useRef, useState } from "react";
+import { api, ok, Problem, type Schemas } from "../../api/client";
+import { type Typed, useTypedStore } from "../../parts/typed";
+import { type Change, mayBeSaved, of, sameReading } from "./reading";
+
+type ReadAnswer = Schemas["ReadAnswer"];
+
+const WORDS_REST_MS = 1_000;
+const AGAIN_MS = 5_000;
+
+/** A reading on its way, with the place where it is kept until it is there. */
+type Sent = { body: Change; store: Typed<Change>; answer: string; item: string; names: boolean };
+
+/** Whether the line, not the reading, is why it was not saved. */
+const isLost = (error: unknown): boolean =>
+  error !== null && !(error instanceof Problem && error.status >= 400 && error.status < 500);
+
+/**
+ * What is chosen and said of one answer. Each press is saved at once, words when they rest, one save after the other;
+ * until then all of it is kept on the device, and sent when the line is there again.
+ */
+export function useReading({
+  assessment,
+  question,
+  answer,
+  names,
+  onSaved,
+}: {
+  assessment: string;
+  question: Schemas["OpenQuestion"];
+  answer: ReadAnswer;
+  names: boolean;
+  onSaved: (saved: ReadAnswer) => void;
+}) {
+  const { item } = question;
+  const store = useTypedStore<Change>(`reading:${assessment}:${item}:${answer.answer}`);
+  const [change, show] = useState<Change>(() => store.read() ?? of(answer));
+  const [hurry, setHurry] = useState(false);
+  const after = useRef<(() => void) | null>(null);
+  const onPage = useRef(answer.answer);
+  onPage.current = answer.answer;
+  // Which answer, as it was saved last, the change is over: until both belong together nothing is sent.
+  const [over, setOver] = useState(answer);
+  useEffect(() => {
+    show(store.read() ?? of(answer));
+    setOver(answer);
+  }, [answer, store]);
+
+  const save = useMutation({
+    mutationFn: (sent: Sent) =>
+      ok(
+        api.PUT("/api/assessments/{assessment}/readings/{item}/{answer}", {
+          params: {
+            path: { assessment, item: sent.item, answer: sent.answer },
+            query: { names: sent.names },
+          },
+          body: sent.body,
+        }),
+      ),
+    onSuccess: (saved, sent) => {
+      // What was chosen while it was on its way goes after it, also when another answer is on the page by now.
+      const kept = sent.store.read();
+      const more = kept !== null && !sameReading(kept, sent.body) ? { ...kept, saw: saved.saw } : null;
+      sent.store.keep(more);
+      onSaved(saved);
+      // On the page it is sent as what stands there.
+      if (more && sent.answer !== onPage.current && mayBeSaved(more, question)) {
+        save.mutate({ ...sent, body: more });
+      }
+    },
+    onError: () => {
+      after.current = null;
+      setHurry(false);
+    },
+  });
+
+  const set = (next: Change) => {
+    store.keep(sameReading(next, of(answer)) ? null : next);
+    show(next);
+  };
+  const send = useCallback(
+    (body: Change) => save.mutate({ body, store, answer: answer.answer, item, names }),
+    [save.mutate, store, answer.answer, item, names],
+  );
+
+  const unsaved = !sameReading(change, of(answer));
+  const waits = over === answer && unsaved && mayBeSaved(change, question) && !save.isPending;
+  const refused = save.isError && !isLost(save.error) && save.variables.answer === answer.answer;
+  const isRefused = refused && sameReading(save.variables.body, change);
+  const pressed = change.hold !== answer.held || !sameLevels(change.levels, answer.levels);
+  const lost = save.isError && isLost(save.error);
+  const rest = lost ? AGAIN_MS : hurry || pressed ? 0 : WORDS_REST_MS;
+  useEffect(() => {
+    if (!waits || isRefused) {
+      return;
+    }
+    const timer = setTimeout(() => send(change), rest);
+    return () => clearTimeout(timer);
+  }, [waits, isRefused, rest, change, send]);
+
+  const isSaved = over === answer && !unsaved && !save.isPending;
+  useEffect(() => {
+    if (hurry && isSaved) {
+      const go = after.current;
+      after.current = null;
+      setHurry(false);
+      go?.();
+    }
+  }, [hurry, isSaved]);
+
+  return {
+    change,
+    set,
+    save,
+    unsaved,
+    isSaved,
+    /** Goes on once all of it is saved; nowhere while it cannot be. */
+    whenSaved: (go: () => void, next: Change = change) => {
+      if (next !== change) {
+        set(next);
+      }
+      if (sameReading(next, of(answer)) && !save.isPending) {
+        go();
+      } else if (mayBeSaved(next, question)) {
+        after.current = go;
+        setHurry(true);
+      }
+    },
+    /** Sends what is there before another answer comes on the page. */
+    leave: () => {
+      if (waits && !isRefused) {
+        send(change);
+      }
+    },
+    /** Takes what a colleague chose meanwhile, or puts one's own in its place. */
+    resolve: (theirs: ReadAnswer, mine: boolean) => {
+      save.reset();
+      if (mine) {
+        send({ ...change, hold: false, saw: theirs.saw });
+      } else {
+        store.keep(null);
+        onSaved(theirs);
+      }
+    },
+  };
+}
+
+function sameLevels(a: Record<string, string>, b: Record<string, string>): boolean {
+  return [...new Set([...Object.keys(a), ...Object.keys(b)])].every((id) => a[id] === b[id]);
+}
