@@ -182,13 +182,26 @@ function Reader({
       }
     },
   });
-  const takeBack = () =>
+  const more = useRef(0);
+  const takeBack = () => {
+    if (undo.isPending) {
+      more.current++;
+      return;
+    }
     reading.whenSaved(() => {
       const last = madeNow.current.at(-1);
-      if (last && !undo.isPending) {
+      if (last) {
         undo.mutate(last);
       }
     });
+  };
+  // Pressed while one was on its way: one after the other.
+  useEffect(() => {
+    if (!undo.isPending && more.current > 0) {
+      more.current--;
+      takeBack();
+    }
+  });
   const theirs = overtaken(save.error);
   const complete = isComplete(change, question);
   const next = (from: number) => {
