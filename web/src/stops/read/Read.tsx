@@ -258,7 +258,7 @@ function Reader({
           () => choose(d),
         ] as [string, string, () => void],
     ),
-    ["Enter", t("save, next unread"), saveAndGo],
+    ["Enter", t("next unread"), saveAndGo],
     ["[", t("previous answer"), () => step(-1)],
     ["]", t("next answer"), () => step(1)],
     ["j", "", () => step(1)],
@@ -334,7 +334,7 @@ function Reader({
                 : t("Kept on this device until it is saved.")}
           </span>
           <Button look="strong" hotkey="Enter" disabled={!complete} onClick={saveAndGo}>
-            {t("Save and go to the next unread")}
+            {t("Next unread")}
           </Button>
         </div>
       </div>

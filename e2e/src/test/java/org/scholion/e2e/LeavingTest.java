@@ -21,7 +21,8 @@ class LeavingTest {
             aud.sees("Kept on this device until it is saved.").sees("Saved.");
         }
         try (Browser aud = new Browser(school.address(), 1280, 800)) {
-            aud.signIn("Aud Meller").open(read)
+            aud.signIn("Aud Meller")
+                    .open(read)
                     .hasValue("Comment for the student", "Say why it falls.")
                     .press("]", "1", "1");
             aud.press("Enter").pause();

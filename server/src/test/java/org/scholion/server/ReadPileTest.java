@@ -26,7 +26,11 @@ class ReadPileTest {
     }
 
     private static List<String> texts(Lesson lesson, String asked) {
-        return lesson.teacher.get(lesson.path("/readings?item=q4" + asked)).ok().get("answers").valueStream()
+        return lesson.teacher
+                .get(lesson.path("/readings?item=q4" + asked))
+                .ok()
+                .get("answers")
+                .valueStream()
                 .map(a -> a.get("text").stringValue())
                 .toList();
     }
@@ -62,16 +66,20 @@ class ReadPileTest {
     @Test
     void of_all_answers_those_are_shown_that_are_unread_held_back_or_at_a_level(Scholion.Running school) {
         Lesson lesson = written(school, "Some of the pile");
-        lesson.reads("Noor Haddix", "q4", reading(Map.of("c1", "1", "c2", "0"), null, null, false)).ok();
+        lesson.reads("Noor Haddix", "q4", reading(Map.of("c1", "1", "c2", "0"), null, null, false))
+                .ok();
         lesson.reads("Lotte Marrin", "q4", reading(Map.of(), null, null, true)).ok();
         assertThat(texts(lesson, "&show=UNREAD")).hasSize(3).doesNotContain(FALLS + ", I think.");
         assertThat(texts(lesson, "&show=HELD")).containsExactly("No idea.");
         assertThat(texts(lesson, "&level=c1:1")).containsExactly(FALLS + ", I think.");
         assertThat(texts(lesson, "&level=c1:0")).isEmpty();
         assertThat(texts(lesson, "&level=odd")).isEmpty();
-        JsonNode view = lesson.teacher.get(lesson.path("/readings?item=q4&show=UNREAD")).ok();
+        JsonNode view =
+                lesson.teacher.get(lesson.path("/readings?item=q4&show=UNREAD")).ok();
         assertThat(view.get("found").intValue()).isEqualTo(3);
-        assertThat(view.get("questions").get(0).get("answers").intValue()).as("of all").isEqualTo(4);
+        assertThat(view.get("questions").get(0).get("answers").intValue())
+                .as("of all")
+                .isEqualTo(4);
     }
 
     @Test
@@ -82,8 +90,10 @@ class ReadPileTest {
         lesson.reads("Noor Haddix", "q4", reading(levels, null, null, false)).ok();
         assertThat(lesson.mark("Noor Haddix", "q4").get("points").stringValue()).isEqualTo("2");
         lesson.reads("Noor Haddix", "q4", reading(levels, "4", " ", false)).isRefused(422);
-        lesson.reads("Noor Haddix", "q4", reading(levels, "6", "too many", false)).isRefused(422);
-        lesson.reads("Noor Haddix", "q4", reading(levels, "4", "it is in the drawing", false)).ok();
+        lesson.reads("Noor Haddix", "q4", reading(levels, "6", "too many", false))
+                .isRefused(422);
+        lesson.reads("Noor Haddix", "q4", reading(levels, "4", "it is in the drawing", false))
+                .ok();
         JsonNode mark = lesson.mark("Noor Haddix", "q4");
         assertThat(mark.get("points").stringValue()).isEqualTo("4");
         assertThat(mark.get("because").stringValue())

@@ -58,8 +58,7 @@ public final class Alike {
 
     private static BitSet words(String text) {
         BitSet words = new BitSet(KINDS);
-        WordRuns.of(text.toLowerCase(Locale.ROOT))
-                .forEach(word -> words.set(Math.floorMod(word.hashCode(), KINDS)));
+        WordRuns.of(text.toLowerCase(Locale.ROOT)).forEach(word -> words.set(Math.floorMod(word.hashCode(), KINDS)));
         return words;
     }
 }

@@ -38,8 +38,9 @@ class AlikeTest {
                 texts.add("w" + random.nextInt(6) + " w" + random.nextInt(6));
             }
             List<Integer> order = Alike.order(texts);
-            assertThat(order).containsExactlyInAnyOrderElementsOf(
-                    IntStream.range(0, texts.size()).boxed().toList());
+            assertThat(order)
+                    .containsExactlyInAnyOrderElementsOf(
+                            IntStream.range(0, texts.size()).boxed().toList());
             assertThat(Alike.order(texts)).isEqualTo(order);
         }
     }

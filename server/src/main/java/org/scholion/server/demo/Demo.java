@@ -430,7 +430,8 @@ class Demo implements ApplicationRunner {
                 assessment,
                 answer.answer(),
                 item,
-                new Readings.ReadingChange(levels, null, null, text.get("comment").stringValue(), "", false, answer.saw()),
+                new Readings.ReadingChange(
+                        levels, null, null, text.get("comment").stringValue(), "", false, answer.saw()),
                 false);
     }
 

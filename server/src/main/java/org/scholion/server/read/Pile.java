@@ -71,9 +71,7 @@ class Pile {
         Map<UUID, Map<String, LedgerMark>> marks = ledger.currentOf(ids(some), Set.of(item.id()));
         Predicate<Readings.Given> fits = given -> {
             LedgerMark mark = marks.getOrDefault(given.attempt().id(), Map.of()).get(item.id());
-            return mark != null
-                    && (choice.show() != Show.HELD || isHeld(mark))
-                    && (level == null || isAt(mark, level));
+            return mark != null && (choice.show() != Show.HELD || isHeld(mark)) && (level == null || isAt(mark, level));
         };
         return some.stream().filter(fits).toList();
     }
@@ -97,7 +95,8 @@ class Pile {
                         .toList();
             case LENGTH -> {
                 Map<UUID, Integer> words = new HashMap<>();
-                texts(item, some).forEach((id, text) -> words.put(id, WordRuns.of(text).size()));
+                texts(item, some)
+                        .forEach((id, text) -> words.put(id, WordRuns.of(text).size()));
                 yield some.stream()
                         .sorted(Comparator.comparing(given ->
                                 Objects.requireNonNull(words.get(given.attempt().id()))))
@@ -106,7 +105,8 @@ class Pile {
             case LIKENESS -> {
                 Map<UUID, String> texts = texts(item, some);
                 List<String> inTurn = some.stream()
-                        .map(given -> Objects.requireNonNull(texts.get(given.attempt().id())))
+                        .map(given ->
+                                Objects.requireNonNull(texts.get(given.attempt().id())))
                         .toList();
                 List<Readings.Given> alike = new ArrayList<>();
                 Alike.order(inTurn).forEach(place -> alike.add(some.get(place)));

@@ -417,7 +417,9 @@ public class Readings {
     }
 
     private static String why(ReadingChange change) {
-        return change.why() == null ? "" : Lengths.atMost("why", change.why(), LONGEST_WHY).strip();
+        return change.why() == null
+                ? ""
+                : Lengths.atMost("why", change.why(), LONGEST_WHY).strip();
     }
 
     private static Map<String, Object> kept(ReadingChange change) {
