@@ -101,7 +101,15 @@ class ReadPileTest {
         assertThat(lesson.answerOf("Noor Haddix", "q4").get("levels").toString())
                 .as("the levels stay")
                 .contains("\"c1\":\"1\"");
+        JsonNode other = Lesson.definition("Over the rubric");
+        other.at("/items/3/rubric/criteria/0/levels/1").asObject().put("points", "1");
+        lesson.teacher
+                .post(lesson.path("/editions"), lesson.change(other, "a cause is worth less"))
+                .ok();
+        assertThat(lesson.mark("Noor Haddix", "q4").get("points").stringValue())
+                .as("another rubric does not take them")
+                .isEqualTo("4");
         lesson.reads("Noor Haddix", "q4", reading(levels, null, null, false)).ok();
-        assertThat(lesson.mark("Noor Haddix", "q4").get("points").stringValue()).isEqualTo("2");
+        assertThat(lesson.mark("Noor Haddix", "q4").get("points").stringValue()).isEqualTo("1.25");
     }
 }

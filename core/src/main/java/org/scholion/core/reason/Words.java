@@ -97,7 +97,7 @@ public final class Words {
             case ELSEWHERE -> "scored elsewhere: " + r.word("points") + " of " + counted(r, "possible", "point");
             case OPEN_POINTS ->
                 "given " + r.word("points") + " of " + counted(r, "possible", "point")
-                        + (r.has("why") ? ", not by the rubric (" + r.word("why") + ")" : "");
+                        + (r.has("note") ? ", not by the rubric (" + r.word("note") + ")" : "");
             case OPEN_RUBRIC -> rubric(r);
             case OPEN_MEAN ->
                 "mean of two readings: " + r.word("first") + " and " + r.word("second") + " of "

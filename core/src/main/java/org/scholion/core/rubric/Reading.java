@@ -52,6 +52,6 @@ public record Reading(Map<String, String> levels, @Nullable Fraction points, Str
         Mark mark = Scorer.of(item).score(new Answer.Written("", item.rubric() == null ? null : levels, points));
         return item.rubric() == null || points == null
                 ? mark
-                : Mark.scored(mark.credit(), mark.reason().with("why", why));
+                : Mark.scored(mark.credit(), mark.reason().with("note", why));
     }
 }

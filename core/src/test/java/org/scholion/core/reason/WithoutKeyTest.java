@@ -38,6 +38,7 @@ class WithoutKeyTest {
             Map.entry(Code.FORMULA_UNREADABLE, Set.of("why")),
             Map.entry(Code.WORKING_UNREADABLE, Set.of("why")),
             Map.entry(Code.OUTGROWN, Set.of("why")),
+            Map.entry(Code.OPEN_POINTS, Set.of("note")),
             Map.entry(Code.PERSON, Set.of("note")),
             // Counts of steps, changes and results.
             Map.entry(Code.ORDER_PLACES, Set.of("all")),

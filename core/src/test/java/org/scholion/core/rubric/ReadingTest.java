@@ -55,6 +55,19 @@ class ReadingTest {
     }
 
     @Test
+    void points_over_a_rubric_count_instead_of_its_levels_and_say_why() {
+        Mark mark = new Reading(Map.of("a", "1", "b", "1"), f("2"), "in the drawing").markOf(withRubric);
+        assertThat(mark.credit()).isEqualTo(f("1/3"));
+        assertThat(Words.english(mark.reason())).isEqualTo("given 2 of 6 points, not by the rubric (in the drawing)");
+        assertThat(Words.english(mark.reason().without("note"))).isEqualTo("given 2 of 6 points");
+        assertThat(new Reading(Map.of(), f("2"), "").markOf(withRubric).state())
+                .as("though a criterion is missing")
+                .isEqualTo(State.SCORED);
+        assertThat(new Reading(Map.of(), f("2"), "unheard").markOf(withPoints).reason())
+                .isEqualTo(new Reading(Map.of(), f("2")).markOf(withPoints).reason());
+    }
+
+    @Test
     void an_unknown_level_or_criterion_is_refused_by_name() {
         assertThatThrownBy(() -> new Reading(Map.of("a", "9", "b", "0"), null).markOf(withRubric))
                 .hasMessageContaining("'9'");
