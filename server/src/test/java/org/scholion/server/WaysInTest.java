@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.PersonBody;
 import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.Together;
@@ -319,12 +320,7 @@ class WaysInTest {
         Visitor aud = school.as("Aud Meller");
         Map<String, Object> settings = new HashMap<>();
         JsonNode now = berit.get("/api/school").ok();
-        now.propertyNames()
-                .forEach(n -> settings.put(
-                        n,
-                        now.get(n).isBoolean()
-                                ? (Object) now.get(n).booleanValue()
-                                : now.get(n).stringValue()));
+        now.propertyNames().forEach(n -> settings.put(n, Lesson.plain(now.get(n))));
         Map<String, Object> none = new HashMap<>(settings);
         none.put("teachersMakeCourses", false);
         none.put("teachersShare", false);

@@ -201,7 +201,7 @@ class SittingSlipsTest {
                 .ok();
         assertThat(told.get("title").stringValue()).isEqualTo("A short word");
         assertThat(told.propertyNames())
-                .containsExactlyInAnyOrder("sitting", "way", "school", "title", "opens", "closes");
+                .containsExactlyInAnyOrder("sitting", "way", "school", "title", "opens", "closes", "guests");
         school.anybody().get("/api/ways/22222222").isRefused(404);
     }
 }
