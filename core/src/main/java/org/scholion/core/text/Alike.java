@@ -1,7 +1,6 @@
 package org.scholion.core.text;
 
 import java.util.ArrayList;
-import java.util.BitSet;
 import java.util.List;
 import java.util.Locale;
 
@@ -17,12 +16,10 @@ public final class Alike {
 
     /** @return places in {@code texts}, each once; equal likeness leaves the earlier place first */
     public static List<Integer> order(List<String> texts) {
-        List<BitSet> words = texts.stream().map(Alike::words).toList();
+        List<long[]> words = texts.stream().map(Alike::words).toList();
         List<Integer> order = new ArrayList<>(texts.size());
         boolean[] taken = new boolean[texts.size()];
-        BitSet all = new BitSet(KINDS);
-        words.forEach(all::or);
-        BitSet last = all;
+        long[] last = all(words);
         for (int n = 0; n < texts.size(); n++) {
             int next = nearest(last, words, taken);
             taken[next] = true;
@@ -32,7 +29,17 @@ public final class Alike {
         return order;
     }
 
-    private static int nearest(BitSet to, List<BitSet> words, boolean[] taken) {
+    private static long[] all(List<long[]> words) {
+        long[] all = new long[KINDS / Long.SIZE];
+        for (long[] one : words) {
+            for (int i = 0; i < all.length; i++) {
+                all[i] |= one[i];
+            }
+        }
+        return all;
+    }
+
+    private static int nearest(long[] to, List<long[]> words, boolean[] taken) {
         int best = -1;
         double most = -1;
         for (int i = 0; i < taken.length; i++) {
@@ -48,17 +55,23 @@ public final class Alike {
     }
 
     /** The part of their words that two texts have in common, from 0 to 1; two without a word are alike. */
-    private static double likeness(BitSet a, BitSet b) {
-        BitSet both = (BitSet) a.clone();
-        both.and(b);
-        int common = both.cardinality();
-        int either = a.cardinality() + b.cardinality() - common;
+    private static double likeness(long[] a, long[] b) {
+        int common = 0;
+        int either = 0;
+        for (int i = 0; i < a.length; i++) {
+            common += Long.bitCount(a[i] & b[i]);
+            either += Long.bitCount(a[i] | b[i]);
+        }
         return either == 0 ? 1 : (double) common / either;
     }
 
-    private static BitSet words(String text) {
-        BitSet words = new BitSet(KINDS);
-        WordRuns.of(text.toLowerCase(Locale.ROOT)).forEach(word -> words.set(Math.floorMod(word.hashCode(), KINDS)));
+    /** A bit for each kind of word, in a pile of very many without a copy for each two. */
+    private static long[] words(String text) {
+        long[] words = new long[KINDS / Long.SIZE];
+        for (String word : WordRuns.of(text.toLowerCase(Locale.ROOT))) {
+            int kind = Math.floorMod(word.hashCode(), KINDS);
+            words[kind / Long.SIZE] |= 1L << kind;
+        }
         return words;
     }
 }

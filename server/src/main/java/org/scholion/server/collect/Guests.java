@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.formats.bringin.PersonWords;
+import org.scholion.server.key.Assessments;
 import org.scholion.server.mail.Post;
 import org.scholion.server.person.People;
 import org.scholion.server.person.Schools;
@@ -36,14 +37,23 @@ class Guests {
     private static final int LONGEST = 200;
 
     private final EntityManager entities;
+    private final Assessments assessments;
     private final People people;
     private final Schools schools;
     private final Post post;
     private final Events events;
     private final Clock clock;
 
-    Guests(EntityManager entities, People people, Schools schools, Post post, Events events, Clock clock) {
+    Guests(
+            EntityManager entities,
+            Assessments assessments,
+            People people,
+            Schools schools,
+            Post post,
+            Events events,
+            Clock clock) {
         this.entities = entities;
+        this.assessments = assessments;
         this.people = people;
         this.schools = schools;
         this.post = post;
@@ -81,13 +91,12 @@ class Guests {
         Me me = people.byId(guest.person).orElseThrow(Refused::notFound).within(sitting.id);
         String name = people.usernameOf(me.id());
         if (rules.who() == GuestRules.Who.ADDRESSES) {
-            if (known.isPresent() && codeSince(sitting.id, guest.person, now.minus(BETWEEN_LETTERS))) {
-                return new SittingEntry.LetIn(null, name, null);
+            if (!codeSince(sitting.id, guest.person, now.minus(BETWEEN_LETTERS))) {
+                post.ask(sitting.school, null, GuestLetter.KIND, List.of(guest.person));
             }
-            post.ask(sitting.school, null, GuestLetter.KIND, List.of(guest.person));
             return new SittingEntry.LetIn(null, name, null);
         }
-        SlipCode code = newCode(sitting.id, guest.person, now);
+        SlipCode code = newCode(sitting, guest.person, now);
         events.say("assessment:" + sitting.assessment);
         return new SittingEntry.LetIn(me, name, code.printed());
     }
@@ -195,19 +204,13 @@ class Guests {
     }
 
     /** A new code for a guest, in the place of the one before. */
-    private SlipCode newCode(UUID sitting, UUID guest, Instant now) {
+    private SlipCode newCode(SittingRow sitting, UUID guest, Instant now) {
+        SittingSlip row = entities.find(SittingSlip.class, new StudentInSitting(sitting.id, guest));
+        SittingSlip own = row == null ? new SittingSlip(sitting, guest) : row;
         SlipCode code = SlipCode.random();
-        SittingSlip row = entities.find(SittingSlip.class, new StudentInSitting(sitting, guest));
-        boolean isNew = row == null;
+        own.renew(code, guest, now);
         if (row == null) {
-            row = new SittingSlip(sitting, guest);
-        }
-        row.school = entities.find(SittingRow.class, sitting).school;
-        row.code = code.hash(guest);
-        row.madeBy = guest;
-        row.madeAt = now;
-        if (isNew) {
-            entities.persist(row);
+            entities.persist(own);
         }
         entities.flush();
         return code;
@@ -228,10 +231,8 @@ class Guests {
         if (sitting == null || !now.isBefore(sitting.endsAt)) {
             return Optional.empty();
         }
-        String title = entities.createQuery("select a.title from AssessmentRow a where a.id = :id", String.class)
-                .setParameter("id", sitting.assessment)
-                .getSingleResult();
-        String code = newCode(sitting.id, person, now).printed();
+        String title = assessments.title(sitting.assessment);
+        String code = newCode(sitting, person, now).printed();
         return Optional.of(new Proof(sitting.school, title, guest.email, sitting.way, people.usernameOf(person), code));
     }
 

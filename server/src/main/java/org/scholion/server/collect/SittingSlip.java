@@ -7,6 +7,7 @@ import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.scholion.server.person.SlipCode;
 
 /** A code on a slip that lets one student into one sitting. */
 @Entity
@@ -37,8 +38,16 @@ class SittingSlip {
     protected SittingSlip() {}
 
     @SuppressWarnings("NullAway.Init")
-    SittingSlip(UUID sitting, UUID student) {
-        this.sitting = sitting;
+    SittingSlip(SittingRow sitting, UUID student) {
+        this.sitting = sitting.id;
         this.student = student;
+        this.school = sitting.school;
+    }
+
+    /** Another code, in the place of the one before. */
+    void renew(SlipCode other, UUID by, Instant at) {
+        code = other.hash(student);
+        madeBy = by;
+        madeAt = at;
     }
 }

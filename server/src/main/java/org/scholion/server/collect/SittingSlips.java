@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.server.access.Access;
+import org.scholion.server.key.Assessments;
 import org.scholion.server.person.SittingEntry;
 import org.scholion.server.person.SlipCode;
 import org.scholion.server.platform.Deeds;
@@ -36,6 +37,7 @@ class SittingSlips implements SittingEntry {
 
     private final EntityManager entities;
     private final Sittings sittings;
+    private final Assessments assessments;
     private final Access access;
     private final Deeds deeds;
     private final SignIns signIns;
@@ -45,6 +47,7 @@ class SittingSlips implements SittingEntry {
     SittingSlips(
             EntityManager entities,
             Sittings sittings,
+            Assessments assessments,
             Access access,
             Deeds deeds,
             SignIns signIns,
@@ -52,6 +55,7 @@ class SittingSlips implements SittingEntry {
             Clock clock) {
         this.entities = entities;
         this.sittings = sittings;
+        this.assessments = assessments;
         this.access = access;
         this.deeds = deeds;
         this.signIns = signIns;
@@ -108,15 +112,12 @@ class SittingSlips implements SittingEntry {
         List<SlipOfSitting> slips = new ArrayList<>();
         for (Has h : some) {
             SlipCode code = SlipCode.random();
-            SittingSlip row = new SittingSlip(sittingId, h.id());
-            row.school = sitting.school;
-            row.code = code.hash(h.id());
-            row.madeBy = me.id();
-            row.madeAt = now;
+            SittingSlip row = new SittingSlip(sitting, h.id());
+            row.renew(code, me.id(), now);
             entities.persist(row);
             slips.add(new SlipOfSitting(h.id(), h.given(), h.family(), h.number(), h.username(), code.printed()));
         }
-        String title = title(sitting.assessment);
+        String title = assessments.title(sitting.assessment);
         deeds.note(me, Deeds.What.SITTING_CODES_MADE, sittingId, title + ", " + slips.size());
         return new SlipsMade(sitting.way, title, sitting.opensAt, sitting.closesAt, slips);
     }
@@ -146,12 +147,6 @@ class SittingSlips implements SittingEntry {
                 .setParameter("sitting", sitting)
                 .getSingleResult()
                 .intValue();
-    }
-
-    private String title(UUID assessment) {
-        return entities.createQuery("select a.title from AssessmentRow a where a.id = :id", String.class)
-                .setParameter("id", assessment)
-                .getSingleResult();
     }
 
     /** Where a short word leads: anybody who has it may know. */

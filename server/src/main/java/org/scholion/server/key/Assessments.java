@@ -3,6 +3,7 @@ package org.scholion.server.key;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.formats.assessment.AssessmentFile;
@@ -20,6 +21,8 @@ import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.scholion.server.standard.Frameworks;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.query.Param;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -68,7 +71,10 @@ public class Assessments {
         this.clock = clock;
     }
 
-    interface Repository extends JpaRepository<AssessmentRow, UUID> {}
+    interface Repository extends JpaRepository<AssessmentRow, UUID> {
+        @Query("select a.title from AssessmentRow a where a.id = :id")
+        Optional<String> titleOf(@Param("id") UUID id);
+    }
 
     /**
      * The key as it stands.
@@ -280,6 +286,12 @@ public class Assessments {
     public Facts facts(UUID id) {
         AssessmentRow row = repository.findById(id).orElseThrow(Refused::notFound);
         return new Facts(row.id, row.course, row.title);
+    }
+
+    /** What it is called, without reading the rest of it. */
+    @Transactional(readOnly = true)
+    public String title(UUID id) {
+        return repository.titleOf(id).orElseThrow(Refused::notFound);
     }
 
     private AssessmentRow mine(Me me, UUID id) {

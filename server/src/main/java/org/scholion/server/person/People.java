@@ -167,10 +167,7 @@ public class People {
     /** Guests of a sitting that is withdrawn: nothing of theirs is left. */
     @Transactional
     public void removeGuests(UUID sitting) {
-        entities.createQuery("delete from SignInRow s where s.person in"
-                        + " (select p.id from Person p where p.guestOf = :sitting)")
-                .setParameter("sitting", sitting)
-                .executeUpdate();
+        signedIn.endGuestsOf(sitting);
         entities.createQuery("delete from Person p where p.guestOf = :sitting")
                 .setParameter("sitting", sitting)
                 .executeUpdate();

@@ -180,7 +180,14 @@ class SignedIn implements SecurityContextRepository, SignIns {
 
     @Override
     public void endOf(UUID sitting) {
-        endWhere("sitting = :sitting", Map.of("sitting", sitting));
+        endWhere(
+                "sitting = :sitting and person in (select p.id from Person p where p.guestOf is null)",
+                Map.of("sitting", sitting));
+    }
+
+    /** Signs out the guests of a sitting. */
+    void endGuestsOf(UUID sitting) {
+        endWhere("person in (select p.id from Person p where p.guestOf = :sitting)", Map.of("sitting", sitting));
     }
 
     /** Ends these, and the streams that are open under them. */

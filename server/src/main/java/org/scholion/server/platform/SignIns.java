@@ -13,6 +13,6 @@ public interface SignIns {
     /** Those of these that are still signed in. */
     Set<String> alive(Collection<String> keys);
 
-    /** Signs out whoever came in to this sitting only. */
+    /** Signs out whoever came in to this sitting only by a slip; its guests stay. */
     void endOf(UUID sitting);
 }

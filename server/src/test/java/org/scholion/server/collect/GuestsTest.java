@@ -255,7 +255,8 @@ class GuestsTest {
     @Test
     void slips_are_for_those_of_the_roster_and_end_without_ending_what_guests_have(Scholion.Running school) {
         Lesson lesson = open(school, "Slips and guests");
-        JsonNode in = comeIn(school.anybody(), guest(lesson, "Cato"));
+        Visitor cato = school.anybody();
+        JsonNode in = comeIn(cato, guest(lesson, "Cato"));
         Map<String, Object> all = new HashMap<>();
         all.put("students", null);
         JsonNode made = lesson.teacher
@@ -263,8 +264,61 @@ class GuestsTest {
                 .ok();
         assertThat(made.get("slips").toString()).doesNotContain("Cato");
         lesson.teacher.delete("/api/sittings/" + lesson.sitting() + "/slips").ok();
+        assertThat(cato.get("/api/session").ok().get("name").stringValue())
+                .as("who came by no slip goes on")
+                .isEqualTo("Cato Visiting");
         school.anybody()
                 .post("/api/session/slip", Map.of("way", way(lesson), "who", in.get("who"), "code", in.get("code")))
                 .ok();
+    }
+
+    @Test
+    void odd_requests_are_refused_in_words_and_the_same_one_at_once_is_one_guest(Scholion.Running school) {
+        Lesson lesson = open(school, "Odd guests");
+        for (String field : List.of("way", "once", "given", "family", "group", "email", "own")) {
+            Map<String, Object> said = guest(lesson, "Dag");
+            said.put(field, null);
+            assertThat(school.anybody().post("/api/session/guest", said).status())
+                    .as("%s is null", field)
+                    .isBetween(400, 422);
+            said.remove(field);
+            assertThat(school.anybody().post("/api/session/guest", said).status())
+                    .as("%s is missing", field)
+                    .isBetween(400, 422);
+        }
+        for (String field : List.of("given", "family")) {
+            Map<String, Object> said = guest(lesson, "Dag");
+            said.put(field, "x".repeat(100_000));
+            school.anybody().post("/api/session/guest", said).isRefused(422);
+            said.put(field, "  ");
+            school.anybody().post("/api/session/guest", said).isRefused(422);
+        }
+        Map<String, Object> said = guest(lesson, "Dag\u0000");
+        said.put("role", "ADMIN");
+        said.put("guestOf", null);
+        said.put("person", UUID.randomUUID());
+        assertThat(school.anybody().post("/api/session/guest", said).status())
+                .as("fields that nobody sends")
+                .isBetween(400, 422);
+        Map<String, Object> same = guest(lesson, "Embla");
+        assertThat(Together.times(
+                        6,
+                        i -> school.anybody().post("/api/session/guest", same).status()))
+                .contains(200)
+                .allMatch(status -> status == 200 || status == 409);
+        assertThat(lesson.teacher
+                        .get(lesson.path("/collect"))
+                        .ok()
+                        .get("rows")
+                        .valueStream()
+                        .filter(r -> r.get("given").stringValue().equals("Embla")))
+                .hasSize(1);
+        for (Map<String, Object> odd : List.<Map<String, Object>>of(
+                Map.of(), Map.of("who", "ANYBODY"), Map.of("who", "EVERYBODY", "form", NOTHING_ASKED))) {
+            assertThat(lesson.teacher
+                            .put("/api/sittings/" + lesson.sitting() + "/guests", odd)
+                            .status())
+                    .isBetween(400, 422);
+        }
     }
 }
