@@ -63,7 +63,8 @@ public class People {
 
         List<Person> findBySchoolAndIdInAndDisabledAtIsNullOrderByFamilyAscGivenAsc(UUID school, Collection<UUID> ids);
 
-        @Query("select p from Person p join School s on s.id = p.school where p.id = :id and s.madeUp")
+        @Query("select p from Person p join School s on s.id = p.school"
+                + " where p.id = :id and s.madeUp and p.guestOf is null")
         Optional<Person> findMadeUp(@Param("id") UUID id);
     }
 
@@ -120,7 +121,7 @@ public class People {
         return entities.createQuery("""
                         select p.id, p.role, p.name,
                                coalesce(listagg(s.name, ', ') within group (order by s.name), '')
-                        from Person p join School o on o.id = p.school and o.madeUp
+                        from Person p join School o on o.id = p.school and o.madeUp and p.guestOf is null
                         left join Enrolment e on e.student = p.id
                         left join Section s on s.id = e.section or s.teacher = p.id
                         group by p.id, p.role, p.given, p.family order by p.role desc, min(s.name), p.family, p.given""", DemoPerson.class).getResultList();

@@ -100,9 +100,17 @@ class GuestsTest {
         vera.get("/api/student/results").isRefused(403);
         vera.get("/api/desk").isRefused(403);
         assertThat(lesson.teacher.get("/api/courses").ok().toString()).doesNotContain("Vera");
-        assertThat(lesson.attempt("Vera Visiting"))
+        assertThat(school.anybody().get("/api/demo/people").ok().toString())
+                .as("nobody signs in as a guest on the first page")
+                .doesNotContain("Vera");
+        String person = row(lesson, "Vera").get("student").stringValue();
+        school.anybody().post("/api/demo/session", Map.of("person", person)).isRefused(404);
+        assertThat(lesson.goesOn("Vera Visiting", attempt)
+                        .mark("Vera Visiting", "q2")
+                        .get("points")
+                        .stringValue())
                 .as("stands among the answers")
-                .isNotEmpty();
+                .isEqualTo("2");
     }
 
     @Test
@@ -114,7 +122,7 @@ class GuestsTest {
         Lesson.say(first, attempt, "q2", "bowline").ok();
         first.post("/api/student/attempts/" + attempt + "/hand-in", null).ok();
         lesson.isOver("A");
-        lesson.handsBack("Wim Visiting").ok();
+        lesson.goesOn("Wim Visiting", attempt).handsBack("Wim Visiting").ok();
 
         Visitor again = school.anybody();
         again.post("/api/session/slip", Map.of("way", way(lesson), "who", in.get("who"), "code", in.get("code")))
