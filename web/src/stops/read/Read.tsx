@@ -286,8 +286,14 @@ function Reader({
           error={save.error ?? undo.error}
           onSave={saveAndGo}
           theirs={theirs}
-          onTheirs={() => theirs && reading.resolve(theirs, false)}
-          onMine={() => theirs && reading.resolve(theirs, true)}
+          onTheirs={() => {
+            if (theirs) {
+              reading.forget();
+              put(theirs);
+              undo.reset();
+            }
+          }}
+          onMine={() => theirs && reading.sendOver(theirs)}
         />
       }
     >

@@ -1,4 +1,5 @@
 import type { Schemas } from "../../api/client";
+import { same } from "../../parts/same";
 
 export type Change = Schemas["ReadingChange"];
 type ReadAnswer = Schemas["ReadAnswer"];
@@ -21,9 +22,8 @@ export const byHand = (change: Change): string => words(change.points);
 
 /** Whether two say the same, whichever mark they were made over. */
 export function sameReading(a: Change, b: Change): boolean {
-  const ids = new Set([...Object.keys(a.levels), ...Object.keys(b.levels)]);
   return (
-    [...ids].every((id) => a.levels[id] === b.levels[id]) &&
+    same(a.levels, b.levels) &&
     byHand(a) === byHand(b) &&
     (byHand(a) === "" || words(a.why) === words(b.why)) &&
     a.comment === b.comment &&

@@ -1,6 +1,7 @@
 import { useMutation } from "@tanstack/react-query";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { api, ok, Problem, type Schemas } from "../../api/client";
+import { same } from "../../parts/same";
 import { type Typed, useTypedStore } from "../../parts/typed";
 import { type Change, mayBeSaved, of, sameReading } from "./reading";
 
@@ -12,9 +13,10 @@ const AGAIN_MS = 5_000;
 /** A reading on its way, with the place where it is kept until it is there. */
 type Sent = { body: Change; store: Typed<Change>; answer: string; item: string; names: boolean };
 
-/** Whether the line, not the reading, is why it was not saved. */
+/** Whether the line or the session, not the reading, is why it was not saved. */
 const isLost = (error: unknown): boolean =>
-  error !== null && !(error instanceof Problem && error.status >= 400 && error.status < 500);
+  error !== null &&
+  !(error instanceof Problem && error.status >= 400 && error.status < 500 && error.status !== 401);
 
 /**
  * What is chosen and said of one answer. Each press is saved at once, words when they rest, one save after the other;
@@ -76,7 +78,8 @@ export function useReading({
   });
 
   const set = (next: Change) => {
-    store.keep(sameReading(next, of(answer)) ? null : next);
+    // While another is on its way, what stood before it is a change as well.
+    store.keep(sameReading(next, of(answer)) && !save.isPending ? null : next);
     show(next);
   };
   const send = useCallback(
@@ -88,7 +91,7 @@ export function useReading({
   const waits = over === answer && unsaved && mayBeSaved(change, question) && !save.isPending;
   const refused = save.isError && !isLost(save.error) && save.variables.answer === answer.answer;
   const isRefused = refused && sameReading(save.variables.body, change);
-  const pressed = change.hold !== answer.held || !sameLevels(change.levels, answer.levels);
+  const pressed = change.hold !== answer.held || !same(change.levels, answer.levels);
   const lost = save.isError && isLost(save.error);
   const rest = lost ? AGAIN_MS : hurry || pressed ? 0 : WORDS_REST_MS;
   useEffect(() => {
@@ -113,7 +116,6 @@ export function useReading({
     change,
     set,
     save,
-    unsaved,
     isSaved,
     /** Goes on once all of it is saved; nowhere while it cannot be. */
     whenSaved: (go: () => void, next: Change = change) => {
@@ -133,19 +135,12 @@ export function useReading({
         send(change);
       }
     },
-    /** Takes what a colleague chose meanwhile, or puts one's own in its place. */
-    resolve: (theirs: ReadAnswer, mine: boolean) => {
+    /** Puts one's own in the place of what a colleague chose meanwhile. */
+    sendOver: (theirs: ReadAnswer) => send({ ...change, hold: false, saw: theirs.saw }),
+    /** Lets go of one's own. */
+    forget: () => {
       save.reset();
-      if (mine) {
-        send({ ...change, hold: false, saw: theirs.saw });
-      } else {
-        store.keep(null);
-        onSaved(theirs);
-      }
+      store.keep(null);
     },
   };
-}
-
-function sameLevels(a: Record<string, string>, b: Record<string, string>): boolean {
-  return [...new Set([...Object.keys(a), ...Object.keys(b)])].every((id) => a[id] === b[id]);
 }

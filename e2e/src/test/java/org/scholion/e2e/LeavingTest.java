@@ -1,5 +1,7 @@
 package org.scholion.e2e;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -28,6 +30,23 @@ class LeavingTest {
             aud.press("Enter").pause();
             aud.open(read).hasValue("Comment for the student", "Say why it falls.");
             aud.isAccessible("Read, opened again");
+        }
+    }
+
+    @Test
+    void what_is_pressed_while_a_reading_is_on_its_way_counts_last(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Pressed twice", "A").sits("Noor Haddix", null, null, null, "Because.");
+        try (Browser aud = new Browser(school.address(), 1280, 800)) {
+            aud.signIn("Aud Meller").open("/a/" + lesson.id + "/read?names=shown");
+            aud.sees("Because.").press("1").sees("Undo").sees("Saved.");
+            aud.latency(800);
+            // Away from what was chosen and back to it, before the first of the two has arrived.
+            aud.evaluate("document.querySelectorAll('input[name=c1]')[0].click(); return 1");
+            aud.evaluate("document.querySelectorAll('input[name=c1]')[1].click(); return 1");
+            aud.sees("Saving…").latency(0).sees("Saved.");
+            aud.pause();
+            assertThat(lesson.answerOf("Noor Haddix", "q4").get("levels").toString())
+                    .isEqualTo("{\"c1\":\"1\"}");
         }
     }
 

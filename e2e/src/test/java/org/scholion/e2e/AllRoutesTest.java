@@ -13,7 +13,7 @@ import tools.jackson.databind.JsonNode;
 
 /** Every route, in the light and in the dark, wide and narrow, and what opens above it: nothing that axe finds. */
 @ExtendWith(Scholion.class)
-class EveryRouteTest {
+class AllRoutesTest {
     private static final String DARK = "dark";
 
     @Test
