@@ -1,6 +1,7 @@
 import type { Schemas } from "../../api/client";
 import { t } from "../../text";
 import { moment, points } from "../../text/figures";
+import { twoWays } from "./decision";
 
 export type DecidedGroup = Schemas["DecidedGroup"];
 
@@ -27,8 +28,16 @@ export function DecidedRows({
   if (groups.length === 0) {
     return null;
   }
+  const both = twoWays(groups);
   return (
     <section aria-label={t("Decided")} className="pt-5">
+      {both.size > 0 && (
+        <p className="px-6 pb-2 font-semibold text-waiting">
+          {t("{{count}} answers were decided in more than one way. Decide them once for all who gave them.", {
+            count: both.size,
+          })}
+        </p>
+      )}
       <h3 className="px-6 text-small font-semibold text-soft">{t("Decided")}</h3>
       <ul>
         {groups.map((g) => (
@@ -40,6 +49,9 @@ export function DecidedRows({
             <span className="min-w-0 flex-1">
               <span className="block font-script text-words break-words">{g.shown}</span>
               <span className="text-small text-soft">{byWhom(g)}</span>
+              {both.has(g.form) && (
+                <strong className="block text-small text-waiting">{t("decided in more than one way")}</strong>
+              )}
             </span>
             <span className="font-semibold text-by-person">
               {t("{{credit}} credit", { credit: points(g.credit) })}

@@ -1,24 +1,26 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { useEffect, useMemo, useState } from "react";
 import { api, ok, type Schemas } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { useKeys } from "../../parts/Keys";
 import { Sheet } from "../../parts/Sheet";
 import { Empty, Loaded } from "../../parts/States";
-import { useTyped } from "../../parts/typed";
-import { useInView } from "../../parts/useInView";
 import { t } from "../../text";
 import { pointsInWords } from "../../text/figures";
 import { sectionQuery, useWhere } from "../Assessment";
-import { type DecidedGroup, DecidedRows } from "./DecidedRows";
+import { DecidedRows } from "./DecidedRows";
+import { again, type Choice, type Decision, decisionOf, PLAIN, reachOf } from "./decision";
+import { GroupRow } from "./GroupRow";
+import { OtherQuestions } from "./OtherQuestions";
 import { SettleMargin } from "./SettleMargin";
-
-type Group = Schemas["DoubtGroup"];
-type Question = Schemas["QuestionDoubts"];
-export type Decision = Schemas["Decision"];
+import { usePreview } from "./usePreview";
+import { useSettling } from "./useSettling";
 
 /** So many groups of a question are shown at first, and so many more each time. */
 const AT_FIRST = 200;
+
+/** So many are decided at once. */
+const AT_ONCE = 2_000;
 
 /** One question at a time, groups of equal answers by size; one decision settles all equal ones. */
 export function Settle() {
@@ -50,7 +52,7 @@ export function Settle() {
             setItem(next);
             setGroups(AT_FIRST);
           }}
-          onMore={() => setGroups(groups + AT_FIRST)}
+          onMore={(all) => setGroups(all ? AT_ONCE : groups + AT_FIRST)}
         />
       )}
     </Loaded>
@@ -70,95 +72,84 @@ function Doubts({
   view: Schemas["DoubtsView"];
   item: string | undefined;
   onItem: (item: string) => void;
-  /** Shows more groups of the question. */
-  onMore: () => void;
+  /** Shows more groups of the question, or all of them. */
+  onMore: (all: boolean) => void;
 }) {
-  const client = useQueryClient();
   const [form, setForm] = useState<string>();
-  const [credit, setCredit] = useState("1");
-  const [reach, setReach] = useState<Decision["reach"]>("EXACT");
-  const [note, setNote] = useState("");
-  const [last, setLast] = useTyped<{ decision: Decision; decided: Schemas["Decided"] }[]>(
-    `settled:${assessment}`,
-    [],
-    sessionStorage,
-  );
+  const [together, setTogether] = useState<ReadonlySet<string>>(new Set());
+  /** What is left of a question counts nothing: all of its groups, also those that are still on their way. */
+  const [closing, setClosing] = useState<string>();
+  const [choice, setChoice] = useState<Choice>(PLAIN);
+  const [wanted, setWanted] = useState<Decision | null>(null);
   const question =
     view.questions.find((q) => q.item === item) ??
     view.questions.find((q) => q.waiting > 0) ??
     view.questions[0];
   const decided = question?.decided.find((g) => g.form === form);
-  const waiting = question?.groups.find((g) => g.form === form) ?? question?.groups[0];
-  const group = decided ? again(decided) : waiting;
-  const byHand = reach === "THESE" || group?.byHand === true;
-  const decision: Decision | undefined = question &&
-    group && {
-      item: question.item,
-      form: group.form,
-      credit,
-      reach: byHand ? "THESE" : reach === "HOLDS" && !group.phrase ? "EXACT" : reach,
-      phrase: group.phrase,
-      note: note || null,
-      section: byHand ? section : null,
-      saw: group.saw,
-    };
-  const path = { params: { path: { assessment } } };
-  const settle = useMutation({
-    mutationFn: (d: Decision) => ok(api.POST("/api/assessments/{assessment}/doubts", { ...path, body: d })),
-    onSuccess: async (done, d) => {
-      setLast([...last, { decision: d, decided: done }]);
-      setForm(undefined);
-      setReach("EXACT");
-      setCredit("1");
-      setNote("");
-      await client.invalidateQueries({ queryKey: ["assessment", assessment] });
-    },
-    // What a colleague decided meanwhile is to be seen at once.
-    onError: () => client.invalidateQueries({ queryKey: ["assessment", assessment] }),
-  });
-  const undo = useMutation({
-    mutationFn: ({ decision: d, decided }: (typeof last)[number]) =>
-      decided.edition === null
-        ? ok(
-            api.POST("/api/assessments/{assessment}/doubts/take-back", {
-              ...path,
-              body: { ...d, saw: decided.saw },
-            }),
-          )
-        : ok(
-            api.POST("/api/assessments/{assessment}/editions/undo", {
-              ...path,
-              body: { edition: decided.edition },
-            }),
-          ),
-    onSuccess: () => {
-      setLast(last.slice(0, -1));
-      return client.invalidateQueries({ queryKey: ["assessment", assessment] });
-    },
-  });
-  const decide = (share: string) => {
-    if (credit === share) {
-      confirm();
-    } else {
-      setCredit(share);
+  const here = question?.groups.find((g) => g.form === form) ?? question?.groups[0];
+  const isClosing = question !== undefined && closing === question.item;
+  const groups = useMemo(() => {
+    if (decided) {
+      return [again(decided)];
     }
+    const chosen = (question?.groups ?? []).filter((g) => isClosing || together.has(g.form));
+    return chosen.length > 0 ? chosen : here ? [here] : [];
+  }, [decided, question, isClosing, together, here]);
+  const decision = useMemo(
+    () => question && decisionOf(question.item, groups, choice, section),
+    [question, groups, choice, section],
+  );
+  const next = useMemo(
+    () => (question?.groups ?? []).filter((g) => !g.byHand && !groups.includes(g)),
+    [question, groups],
+  );
+  const preview = usePreview(assessment, decision, next, section);
+  const clear = () => {
+    setForm(undefined);
+    setTogether(new Set());
+    setClosing(undefined);
+    setChoice(PLAIN);
   };
+  const { settle, undoable, takeBack, error, work } = useSettling(assessment, clear);
+  const contradicts = (preview.data?.also ?? []).some((a) => a.contradicts !== null);
+  const mayConfirm =
+    decision !== undefined && preview.isOf && !settle.isPending && (!contradicts || choice.despite);
   const confirm = () => {
-    if (decision && !settle.isPending) {
+    if (decision && mayConfirm) {
+      setWanted(null);
       settle.mutate(decision);
+    } else {
+      setWanted(decision ?? null);
     }
   };
+  // Pressed before the effect was there: it is confirmed as soon as it has been seen, unless something else is chosen.
+  useEffect(() => {
+    if (wanted && wanted === decision && mayConfirm) {
+      setWanted(null);
+      settle.mutate(wanted);
+    }
+  }, [wanted, decision, mayConfirm, settle.mutate]);
+  const setCredit = (credit: string) => setChoice({ ...choice, credit });
+  const decide = (share: string) => (choice.credit === share ? confirm() : setCredit(share));
   const step = (by: number) => {
-    const groups = question?.groups ?? [];
-    const at = (decided ? -1 : groups.findIndex((g) => g.form === group?.form)) + by;
-    if (groups[at]) {
-      setForm(groups[at].form);
+    const all = question?.groups ?? [];
+    const to = all[(decided ? -1 : all.findIndex((g) => g.form === here?.form)) + by];
+    if (to) {
+      setForm(to.form);
     }
   };
-  const takeBack = () => {
-    const d = last.at(-1);
-    if (d && !undo.isPending) {
-      undo.mutate(d);
+  const toggle = (which: string) => {
+    const next = new Set(together);
+    next.delete(which) || next.add(which);
+    setTogether(next);
+    setClosing(undefined);
+  };
+  const close = () => {
+    if (question && question.waiting > 0) {
+      onMore(true);
+      setForm(undefined);
+      setClosing(isClosing ? undefined : question.item);
+      setChoice({ ...PLAIN, credit: isClosing ? "1" : "0" });
     }
   };
   useKeys([
@@ -169,8 +160,10 @@ function Doubts({
     [
       "v",
       t("these students only (the key stays the same)"),
-      () => setReach(reach === "THESE" ? "EXACT" : "THESE"),
+      () => setChoice({ ...choice, reach: choice.reach === "THESE" ? "EXACT" : "THESE" }),
     ],
+    ["t", t("decide together with others"), () => here && !decided && toggle(here.form)],
+    ["c", t("close the question: what is left counts nothing"), close],
     ["Enter", t("settle"), confirm],
     ["j", t("next answer"), () => step(1)],
     ["k", t("previous answer"), () => step(-1)],
@@ -182,22 +175,18 @@ function Doubts({
     <Sheet
       margin={
         <SettleMargin
-          assessment={assessment}
           question={question}
-          group={group}
+          groups={groups}
           decided={decided}
-          decision={decision}
-          credit={credit}
-          onCredit={setCredit}
-          reach={byHand ? "THESE" : reach}
-          onReach={setReach}
-          note={note}
-          onNote={setNote}
+          preview={preview}
+          choice={{ ...choice, reach: reachOf(groups, choice.reach) }}
+          onChoice={setChoice}
+          closing={isClosing}
+          mayConfirm={mayConfirm}
           onConfirm={confirm}
-          pending={settle.isPending}
-          error={settle.error ?? undo.error}
-          work={settle.data?.effect.job ?? undo.data?.job ?? null}
-          undoable={last.length}
+          error={error}
+          work={work}
+          undoable={undoable}
           onUndo={takeBack}
         />
       }
@@ -208,50 +197,39 @@ function Doubts({
         </Empty>
       ) : (
         <>
-          <div className="border-b border-rule px-6 pt-4 pb-4">
-            <h2 className="text-small font-semibold text-soft">
-              {t("Question {{n}}", { n: question.number })} · {pointsInWords(question.points)}
-            </h2>
-            <p className="my-1 font-script text-words">{question.prompt}</p>
-            <p className="text-small text-soft">
-              {t(
-                "The key decided {{settled}} of {{all}}. {{waiting}} answers in {{groups}} groups wait for you.",
-                {
-                  settled: question.settled,
-                  all: question.answers,
-                  waiting: question.answers - question.settled,
-                  groups: question.waiting,
-                },
-              )}
-            </p>
-          </div>
+          <QuestionHead question={question} closing={isClosing} onClose={close} />
           <ul>
             {question.groups.map((g) => (
               <GroupRow
                 key={g.form}
+                question={question}
                 group={g}
-                here={!decided && g.form === group?.form}
-                credit={credit}
+                here={!decided && g.form === here?.form}
+                together={isClosing || together.has(g.form)}
+                credit={choice.credit}
                 onChoose={() => setForm(g.form)}
+                onTogether={() => toggle(g.form)}
                 onDecide={decide}
               />
             ))}
           </ul>
           {question.groups.length < question.waiting && (
             <p className="border-b border-rule px-6 py-3">
-              <Button onClick={onMore}>{t("Show more of the {{n}} groups", { n: question.waiting })}</Button>
+              <Button onClick={() => onMore(false)}>
+                {t("Show more of the {{n}} groups", { n: question.waiting })}
+              </Button>
             </p>
           )}
           {question.waiting === 0 && (
             <p className="border-b border-rule px-6 py-4 text-soft">{t("No doubts are left here.")}</p>
           )}
           <DecidedRows groups={question.decided} here={decided?.form} onChoose={setForm} />
-          <Then
+          <OtherQuestions
             title={t("Other questions with doubts")}
             questions={view.questions.filter((q) => q !== question && q.waiting > 0)}
             onChoose={onItem}
           />
-          <Then
+          <OtherQuestions
             title={t("Questions decided in Settle")}
             questions={view.questions.filter((q) => q !== question && q.waiting === 0)}
             onChoose={onItem}
@@ -262,119 +240,39 @@ function Doubts({
   );
 }
 
-/** A decided group as one to decide about. */
-function again(g: DecidedGroup): Group {
-  return {
-    form: g.form,
-    shown: g.shown,
-    count: g.count,
-    students: g.students,
-    because: g.because,
-    near: g.because,
-    phrase: null,
-    like: [],
-    byHand: g.these,
-    saw: g.saw,
-  };
-}
-
-const SHARES: [string, string, string][] = [
-  ["1", "full credit", "1"],
-  ["1/2", "half credit", "2"],
-  ["0", "no credit", "0"],
-];
-
-function GroupRow({
-  group,
-  here,
-  credit,
-  onChoose,
-  onDecide,
+function QuestionHead({
+  question,
+  closing,
+  onClose,
 }: {
-  group: Group;
-  here: boolean;
-  credit: string;
-  onChoose: () => void;
-  onDecide: (share: string) => void;
+  question: Schemas["QuestionDoubts"];
+  closing: boolean;
+  onClose: () => void;
 }) {
-  const row = useInView<HTMLLIElement>(here);
   return (
-    <li
-      ref={row}
-      className={`flex flex-wrap items-center gap-4 border-b border-rule px-6 py-4 ${here ? "border-l-4 border-l-waiting bg-waiting-wash pl-5" : ""}`}
-    >
-      <span className="w-10 font-script text-title font-semibold text-waiting">{group.count}×</span>
-      <button type="button" onClick={onChoose} aria-pressed={here} className="min-w-0 flex-1 text-left">
-        <span className={`block font-script break-words ${here ? "text-title" : "text-[1.25rem]"}`}>
-          {group.shown}
-        </span>
-        <span className="text-small text-soft">
-          {group.near} · {names(group)}
-        </span>
-      </button>
-      {here && (
-        <span className="flex flex-wrap gap-2">
-          {SHARES.map(([share, words, key]) => (
-            <Button
-              key={share}
-              look={credit === share ? "strong" : "plain"}
-              hotkey={key}
-              aria-pressed={credit === share}
-              onClick={() => onDecide(share)}
-            >
-              {t(words)}
-            </Button>
-          ))}
-        </span>
-      )}
-    </li>
-  );
-}
-
-function names(group: Group): string {
-  const shown = group.students.slice(0, 3).join(", ");
-  return group.count > 3 ? `${shown} +${group.count - 3}` : shown;
-}
-
-function Then({
-  title,
-  questions,
-  onChoose,
-}: {
-  title: string;
-  questions: Question[];
-  onChoose: (item: string) => void;
-}) {
-  if (questions.length === 0) {
-    return null;
-  }
-  return (
-    <section aria-label={title} className="px-6 py-5">
-      <h3 className="mb-1 text-small font-semibold text-soft">{title}</h3>
-      <ul>
-        {questions.map((q) => (
-          <li key={q.item} className="border-b border-rule">
-            <button
-              type="button"
-              onClick={() => onChoose(q.item)}
-              className="flex w-full gap-6 py-1.5 text-left"
-            >
-              <span className={`w-8 font-semibold ${q.waiting > 0 ? "text-waiting" : "text-by-person"}`}>
-                {q.waiting > 0 ? q.answers - q.settled : q.decidings}
-              </span>
-              <span>
-                {t("Question {{n}}", { n: q.number })} ·{" "}
-                <span className="font-script">
-                  {(q.waiting > 0 ? q.groups : q.decided)
-                    .slice(0, 4)
-                    .map((g) => g.shown)
-                    .join(", ")}
-                </span>
-              </span>
-            </button>
-          </li>
-        ))}
-      </ul>
-    </section>
+    <div className="border-b border-rule px-6 pt-4 pb-4">
+      <h2 className="text-small font-semibold text-soft">
+        {t("Question {{n}}", { n: question.number })} · {pointsInWords(question.points)}
+      </h2>
+      <p className="my-1 font-script text-words">{question.prompt}</p>
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+        <p className="text-small text-soft">
+          {t(
+            "The key decided {{settled}} of {{all}}. {{waiting}} answers in {{groups}} groups wait for you.",
+            {
+              settled: question.settled,
+              all: question.answers,
+              waiting: question.answers - question.settled,
+              groups: question.waiting,
+            },
+          )}
+        </p>
+        {question.waiting > 0 && (
+          <Button look="quiet" hotkey="C" aria-pressed={closing} onClick={onClose} className="ml-auto">
+            {closing ? t("Keep it open") : t("Close the question")}
+          </Button>
+        )}
+      </div>
+    </div>
   );
 }

@@ -1,8 +1,9 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { api, ok, Problem, type Schemas } from "../../api/client";
+import type { UseQueryResult } from "@tanstack/react-query";
+import { Problem, type Schemas } from "../../api/client";
 import { Button, TextButton } from "../../parts/Button";
 import { Effect } from "../../parts/Effect";
 import { Area } from "../../parts/Field";
+import { Letters } from "../../parts/GivenAnswer";
 import { Kbd } from "../../parts/Keys";
 import { MarkWithReason } from "../../parts/Mark";
 import { MarginPart, Note } from "../../parts/Sheet";
@@ -10,23 +11,26 @@ import { Trouble } from "../../parts/States";
 import { Work } from "../../parts/Work";
 import { t } from "../../text";
 import { points } from "../../text/figures";
+import { useWhere } from "../Assessment";
+import { Also } from "./Also";
 import { byWhom, type DecidedGroup } from "./DecidedRows";
-import type { Decision } from "./Settle";
+import { type Choice, type Group, isWide } from "./decision";
+import { HowFar } from "./HowFar";
+
+type Question = Schemas["QuestionDoubts"];
 
 type Props = {
-  assessment: string;
-  question: Schemas["QuestionDoubts"] | undefined;
-  group: Schemas["DoubtGroup"] | undefined;
+  question: Question | undefined;
+  /** What is decided about: one group, or several in the same way. */
+  groups: Group[];
   decided: DecidedGroup | undefined;
-  decision: Decision | undefined;
-  credit: string;
-  onCredit: (credit: string) => void;
-  reach: Decision["reach"];
-  onReach: (reach: Decision["reach"]) => void;
-  note: string;
-  onNote: (note: string) => void;
+  preview: UseQueryResult<Schemas["EffectView"]>;
+  choice: Choice;
+  onChoice: (choice: Choice) => void;
+  /** Whether all that is left of the question is decided. */
+  closing: boolean;
+  mayConfirm: boolean;
   onConfirm: () => void;
-  pending: boolean;
   error: unknown;
   /** The work in the background by which very many answers are scored again. */
   work: string | null;
@@ -45,11 +49,11 @@ const BUTTONS: Record<string, string> = {
   "0": "Give no credit to {{count}} answers",
 };
 
-/** The effect of the decision, what the key learns, and a word to those who wrote it. */
+/** The effect of the decision, what the key learns, and a comment for those who wrote it. */
 export function SettleMargin(p: Props) {
   return (
     <>
-      {p.decision && p.group && p.question && <Deciding {...p} group={p.group} question={p.question} />}
+      {p.question && p.groups.length > 0 && <Deciding {...p} question={p.question} />}
       <Trouble error={p.error} />
       <Theirs error={p.error} />
       {p.work && <Work key={p.work} id={p.work} />}
@@ -62,8 +66,8 @@ export function SettleMargin(p: Props) {
         </p>
       )}
       <p className="text-small text-soft">
-        <Kbd>Enter</Kbd> {t("settles")} · <Kbd>J</Kbd> <Kbd>K</Kbd> {t("next, previous")} · <Kbd>?</Kbd>{" "}
-        {t("keys")}
+        <Kbd>Enter</Kbd> {t("settles")} · <Kbd>J</Kbd> <Kbd>K</Kbd> {t("next, previous")} · <Kbd>T</Kbd>{" "}
+        {t("decide together")} · <Kbd>?</Kbd> {t("keys")}
       </p>
     </>
   );
@@ -90,20 +94,13 @@ function Theirs({ error }: { error: unknown }) {
   );
 }
 
-function Deciding(p: Props & { group: Schemas["DoubtGroup"]; question: Schemas["QuestionDoubts"] }) {
-  const preview = useQuery({
-    queryKey: ["assessment", p.assessment, "doubt-preview", { ...p.decision, note: null }],
-    queryFn: () =>
-      ok(
-        api.POST("/api/assessments/{assessment}/doubts/preview", {
-          params: { path: { assessment: p.assessment } },
-          body: { ...(p.decision as Decision), note: null },
-        }),
-      ),
-    enabled: p.decision !== undefined,
-    placeholderData: keepPreviousData,
-  });
-  const n = preview.data?.marks ?? p.group.count;
+function Deciding(p: Props & { question: Question }) {
+  const { assessment } = useWhere();
+  const { choice, groups } = p;
+  const [first] = groups;
+  const effect = p.preview.data;
+  const n = effect?.marks ?? groups.reduce((sum, g) => sum + g.count, 0);
+  const wide = isWide(choice.reach);
   return (
     <>
       {p.decided && (
@@ -112,35 +109,42 @@ function Deciding(p: Props & { group: Schemas["DoubtGroup"]; question: Schemas["
           {byWhom(p.decided)}. {t("A new decision takes its place.")}
         </Note>
       )}
-      <MarginPart title={t(TITLES[p.credit] ?? "If you give {{credit}} credit", { credit: p.credit })}>
-        {preview.error ? (
-          <Trouble error={preview.error} />
+      {groups.length > 1 && (
+        <Note by="waiting">
+          {p.closing
+            ? t("All {{count}} groups that are left of this question are decided at once.", {
+                count: groups.length,
+              })
+            : t("{{count}} groups are decided together.", { count: groups.length })}
+        </Note>
+      )}
+      <MarginPart
+        title={t(TITLES[choice.credit] ?? "If you give {{credit}} credit", { credit: choice.credit })}
+      >
+        {p.preview.error ? (
+          <Trouble error={p.preview.error} />
         ) : (
-          preview.data && (
+          effect && (
             <>
-              <Effect effect={preview.data} by={p.reach === "THESE" ? "person" : "rule"} />
-              <Also also={preview.data.also} />
+              <Effect effect={effect} by={choice.reach === "THESE" ? "person" : "rule"} />
+              <Also
+                also={effect.also}
+                despite={choice.despite}
+                onDespite={(despite) => p.onChoice({ ...choice, despite })}
+              />
             </>
           )
         )}
-        {p.reach !== "THESE" && (
+        {choice.reach !== "THESE" && (
           <Note>
-            {p.reach === "HOLDS" && p.group.phrase
-              ? t("The key of question {{n}} learns any answer with “{{text}}” in it.", {
-                  n: p.question.number,
-                  text: p.group.phrase,
-                })
-              : t("The key of question {{n}} learns “{{text}}”.", {
-                  n: p.question.number,
-                  text: p.group.shown,
-                })}{" "}
+            {learns(p.question, groups, choice)}{" "}
             {t("The same answer is scored at once in other sections and from now on.")}
           </Note>
         )}
-        <Button look="strong" hotkey="Enter" disabled={p.pending || !preview.data} onClick={p.onConfirm}>
-          {t(BUTTONS[p.credit] ?? "Give {{credit}} credit to {{count}} answers", {
+        <Button look="strong" hotkey="Enter" disabled={!p.mayConfirm} onClick={p.onConfirm}>
+          {t(BUTTONS[choice.credit] ?? "Give {{credit}} credit to {{count}} answers", {
             count: n,
-            credit: p.credit,
+            credit: choice.credit,
           })}
         </Button>
       </MarginPart>
@@ -149,44 +153,37 @@ function Deciding(p: Props & { group: Schemas["DoubtGroup"]; question: Schemas["
           id="other-credit"
           aria-label={t("Credit from 0 to 1, such as 3/4")}
           placeholder={t("such as 3/4")}
-          value={p.credit in TITLES ? "" : p.credit}
-          onChange={(e) => p.onCredit(e.target.value || "1")}
+          value={choice.credit in TITLES ? "" : choice.credit}
+          onChange={(e) => p.onChoice({ ...choice, credit: e.target.value || "1" })}
           className="w-32 rounded-corner border border-rule-strong bg-sheet px-2 py-1 font-script text-words"
         />{" "}
         <Kbd>.</Kbd>
       </MarginPart>
-      <Likenesses like={p.group.like} />
-      {p.group.byHand && (
+      {groups.length === 1 && <Likenesses like={first?.like ?? []} />}
+      {groups.some((g) => g.byHand) && (
         <Note by="waiting">
           {t(
             "These answers were given before the question changed, so the key cannot learn them. Your decision counts for these students.",
           )}
         </Note>
       )}
-      <fieldset className="mb-5" disabled={p.group.byHand}>
-        <legend className="mb-2 text-small font-semibold text-soft">{t("This decision holds for")}</legend>
-        <Reach p={p} value="EXACT">
-          {t("exactly this answer")}
-        </Reach>
-        {p.group.phrase && p.question.kind === "text" && (
-          <Reach p={p} value="HOLDS">
-            {t("any answer that contains “{{text}}”", { text: p.group.phrase })}
-          </Reach>
-        )}
-        <Reach p={p} value="THESE">
-          {t("these students only (the key stays the same)")} <Kbd>V</Kbd>
-        </Reach>
-      </fieldset>
-      {!(p.reach === "HOLDS") && (
+      <HowFar
+        assessment={assessment}
+        groups={groups}
+        isText={p.question.kind === "text"}
+        choice={choice}
+        onChoice={p.onChoice}
+      />
+      {!wide && (
         <Area
           label={t("Comment to the students who wrote this")}
           placeholder={
-            p.reach === "THESE"
+            choice.reach === "THESE"
               ? t("optional; they see it with your notes")
               : t("optional; they see it with the right answers")
           }
-          value={p.note}
-          onChange={(e) => p.onNote(e.target.value)}
+          value={choice.note}
+          onChange={(e) => p.onChoice({ ...choice, note: e.target.value })}
           className="mb-4"
         />
       )}
@@ -194,32 +191,32 @@ function Deciding(p: Props & { group: Schemas["DoubtGroup"]; question: Schemas["
   );
 }
 
-/** Other answers that the decision reaches: nobody is surprised by them afterwards. */
-function Also({ also }: { also: Schemas["Also"][] }) {
-  if (also.length === 0) {
-    return null;
+/** What the key learns, in words. */
+function learns(question: Question, groups: Group[], choice: Choice): string {
+  const n = question.number;
+  switch (choice.reach) {
+    case "HOLDS":
+      return t("The key of question {{n}} learns any answer with “{{text}}” in it.", {
+        n,
+        text: choice.phrase,
+      });
+    case "PATTERN":
+      return t("The key of question {{n}} learns any answer of the pattern “{{text}}”.", {
+        n,
+        text: choice.phrase,
+      });
+    case "SLIPS":
+      return t(
+        "The key of question {{n}} takes what is near an entry for this entry, with the entry’s credit.",
+        {
+          n,
+        },
+      );
+    default:
+      return groups.length > 1
+        ? t("The key of question {{n}} learns {{count}} answers.", { n, count: groups.length })
+        : t("The key of question {{n}} learns “{{text}}”.", { n, text: groups[0]?.shown ?? "" });
   }
-  return (
-    <Note by="waiting">
-      {t("This decision also reaches:")}
-      <ul className="text-small">
-        {also.map((a) => (
-          <li key={a.shown}>
-            {a.students}× <span className="font-script">{a.shown}</span> · {a.because}
-          </li>
-        ))}
-      </ul>
-    </Note>
-  );
-}
-
-function Reach({ p, value, children }: { p: Props; value: Decision["reach"]; children: React.ReactNode }) {
-  return (
-    <label className="flex items-baseline gap-2 py-0.5">
-      <input type="radio" name="reach" checked={p.reach === value} onChange={() => p.onReach(value)} />
-      <span>{children}</span>
-    </label>
-  );
 }
 
 /** What the key lists that this answer is like; letters that the answer has otherwise are underlined. */
@@ -233,11 +230,7 @@ function Likenesses({ like }: { like: Schemas["Likeness"][] }) {
         {like.map((l) => (
           <li key={l.listed}>
             <span className="font-script text-words">
-              {l.letters.map((s, i) => (
-                <span key={i} className={s.same ? "" : "underline decoration-2"}>
-                  {s.text}
-                </span>
-              ))}
+              <Letters letters={l.letters} />
             </span>{" "}
             <span className="text-small text-soft">
               {l.accepted ? t("right") : t("known wrong answer")} ·{" "}

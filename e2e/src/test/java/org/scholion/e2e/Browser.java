@@ -161,6 +161,14 @@ final class Browser implements AutoCloseable {
         return click("button", text);
     }
 
+    /** Waits until a button can be pressed. */
+    Browser offers(String button) {
+        waitUntil(
+                () -> driver.findElement(find("button", button)).isEnabled(),
+                "a button '" + button + "' that can be pressed");
+        return this;
+    }
+
     Browser clickLink(String text) {
         return click("a", text);
     }

@@ -50,7 +50,8 @@ public final class Told {
         return p.x().times(HUNDRED).toDecimal(0) + "%, " + p.y().times(HUNDRED).toDecimal(0) + "%";
     }
 
-    private static String name(List<Named> all, String id) {
+    /** What something with this id is called; the id where it has no words. */
+    static String name(List<Named> all, String id) {
         return all.stream()
                 .filter(n -> n.id().equals(id) && !n.text().isBlank())
                 .map(Named::text)

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -77,5 +78,33 @@ class DoubtsTest {
                         .map(s -> s.same() ? s.text() : "[" + s.text() + "]")
                         .collect(Collectors.joining()))
                 .isEqualTo(marked);
+    }
+
+    @Test
+    void answers_a_few_letters_apart_stand_behind_the_largest_of_them_with_the_differing_letters_marked() {
+        List<Doubts.Group<String>> groups =
+                groups("anchor hitch", "tide", "anchor hitch", "anchor hich", "tide", "tide", "tode", "ankor hitch");
+        assertThat(groups)
+                .extracting(Doubts.Group::form)
+                .containsExactly("tide", "tode", "anchor hitch", "anchor hich", "ankor hitch");
+        assertThat(groups.get(0).letters()).isEmpty();
+        assertThat(groups.get(1).letters())
+                .containsExactly(
+                        new Letters.Stretch("t", true),
+                        new Letters.Stretch("o", false),
+                        new Letters.Stretch("de", true));
+        assertThat(groups.get(2).letters()).as("it leads").isEmpty();
+        assertThat(groups.get(4).letters()).extracting(Letters.Stretch::same).contains(false);
+    }
+
+    @Test
+    void very_short_answers_are_near_nothing() {
+        assertThat(groups("ebb", "eb", "abb")).allMatch(g -> g.letters().isEmpty());
+    }
+
+    @Test
+    void of_very_many_groups_the_largest_are_compared_and_none_is_lost() {
+        String[] many = IntStream.range(0, 1_000).mapToObj(i -> "answer " + i).toArray(String[]::new);
+        assertThat(groups(many)).extracting(Doubts.Group::form).containsExactlyInAnyOrder(many);
     }
 }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.scholion.core.answer.Answer;
+import org.scholion.core.answer.Laid;
 import org.scholion.core.answer.Told;
 import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.ChoiceItem;
@@ -82,5 +83,43 @@ class ToldTest {
         assertThat(RightAnswer.inWords(choice("q", 1))).contains("ebb or flood");
         assertThat(RightAnswer.inWords(choice("q", 3))).contains("ebb + flood");
         assertThat(RightAnswer.inWords(ORDER)).contains("furl › anchor");
+    }
+
+    @Test
+    void blanks_are_laid_out_in_their_sentence_and_what_has_no_place_stands_after_it() {
+        BlanksItem blanks = new BlanksItem(
+                new Head("q", null, Fraction.ONE, "The {b1} runs to the [b2].", List.of()),
+                List.of(part("b1"), part("b2"), part("b3")),
+                false,
+                List.of());
+        Laid laid =
+                Laid.out(blanks, new Answer.Parts(Map.of("b1", Answer.Chosen.of("a"), "b3", Answer.Chosen.of("b"))));
+        assertThat(laid.shape()).isEqualTo(Laid.Shape.SENTENCE);
+        assertThat(laid.pieces())
+                .containsExactly(
+                        new Laid.Piece("The ", "ebb", true),
+                        new Laid.Piece(" runs to the ", "", true),
+                        new Laid.Piece(".", "", false),
+                        new Laid.Piece(" ", "flood", true));
+    }
+
+    private static BlanksItem.Part part(String id) {
+        return new BlanksItem.Part(choice(id, 1), Fraction.ONE);
+    }
+
+    @Test
+    void pairs_steps_and_lines_are_laid_out_one_by_one_and_places_as_shares_of_the_picture() {
+        PairsItem.Pair pair = new PairsItem.Pair("s1", "r1");
+        PairsItem pairs =
+                new PairsItem(HEAD, STEPS, List.of(new Named("r1", "last")), List.of(pair), PairsItem.Rule.EACH, 1, 1);
+        assertThat(Laid.out(pairs, new Answer.Paired(Set.of(pair))).pieces())
+                .containsExactly(new Laid.Piece("anchor", "last", true));
+        assertThat(Laid.out(ORDER, new Answer.Ordered(List.of("s2", "s1"))).pieces())
+                .extracting(Laid.Piece::said)
+                .containsExactly("furl", "anchor");
+        assertThat(Laid.out(ORDER, new Answer.Lines(List.of("2x = 4", "x = 2"))).shape())
+                .isEqualTo(Laid.Shape.LINES);
+        Answer shown = new Answer.Pointed(List.of(new SpotItem.Point(Fraction.of(1, 3), Fraction.of(1, 2))));
+        assertThat(Laid.out(ORDER, shown).pieces()).containsExactly(new Laid.Piece("0.3333", "0.5", true));
     }
 }

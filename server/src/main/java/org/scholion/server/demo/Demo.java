@@ -400,7 +400,7 @@ class Demo implements ApplicationRunner {
                 school.aud(),
                 assessment,
                 new Settling.Decision(
-                        one.item(), one.form(), credit, Settling.Reach.EXACT, null, null, null, one.saw()));
+                        one.item(), one.form(), null, credit, Settling.Reach.EXACT, null, null, null, one.saw(), null));
     }
 
     /** A reader goes through a section's answers until so many are read, in the order in which they are shown. */

@@ -63,20 +63,19 @@ class EditionController {
             @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody EditionUndo undo) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         return regrading.compare(regrading
-                .undoing(regrading.requireLatest(assessment, undo.edition()))
+                .undoing(regrading.requireStanding(assessment, undo.edition()))
                 .candidate());
     }
 
     @PostMapping("/undo")
     EffectView undo(@AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody EditionUndo undo) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
-        int to = regrading
-                .undoing(regrading.requireLatest(assessment, undo.edition()))
-                .to();
+        Edition standing = regrading.requireStanding(assessment, undo.edition());
+        int to = regrading.undoing(standing).to();
         return regrading.confirm(
                 me,
                 assessment,
-                undo.edition(),
+                standing.number(),
                 latest -> new Regrading.Made(regrading.undoing(latest).candidate(), "back to edition " + to),
                 to);
     }

@@ -39,8 +39,27 @@ public record EffectView(
 
     private static final int MOST = 200;
 
-    /** Another answer that a decision reaches: how many gave it, and why it is reached. */
-    public record Also(String shown, int students, String because) {}
+    /**
+     * Another answer that a decision reaches.
+     *
+     * @param students how many gave it
+     * @param because why it is reached; where the decision contradicts another one, why that one was made
+     * @param contradicts set where it was decided otherwise
+     */
+    public record Also(
+            String shown,
+            int students,
+            String because,
+            @Nullable Contradicted contradicts) {}
+
+    /**
+     * An answer that was decided, and that a wider rule would decide otherwise.
+     *
+     * @param was the credit that it got; {@code would} what it would get
+     * @param stays whether the marks that were given by hand stay all the same
+     */
+    public record Contradicted(
+            String was, String would, @Nullable String who, boolean stays) {}
 
     /**
      * Mean and passing before and after.

@@ -169,6 +169,13 @@ public class Regrading {
         return latest;
     }
 
+    /** The latest edition, if it is this one, or says again what this one said: what came after it was taken back. */
+    @Transactional(readOnly = true)
+    public Edition requireStanding(UUID assessment, int edition) {
+        Edition latest = editions.require(assessment);
+        return editions.standsFor(assessment, latest.number()) == edition ? latest : requireLatest(assessment, edition);
+    }
+
     /**
      * Going back one step.
      *

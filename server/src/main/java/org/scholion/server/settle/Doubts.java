@@ -16,8 +16,10 @@ import org.scholion.core.score.Doubts.Group;
 import org.scholion.core.score.HowItScores;
 import org.scholion.core.score.Likeness;
 import org.scholion.core.score.State;
+import org.scholion.core.text.Letters;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
+import org.scholion.server.ledger.AnswerView;
 import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Brief;
 import org.scholion.server.ledger.LedgerMark;
@@ -27,6 +29,8 @@ import org.scholion.server.ledger.Said;
 import org.scholion.server.ledger.Seen;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.MissingNode;
 
 /** The doubts of an assessment, equal answers together, the largest groups first. */
 @Service
@@ -60,6 +64,8 @@ class Doubts {
      * @param count how many gave it; {@code students} are the first of them
      * @param near what it is like, in words
      * @param like the listed answers that it is like, the likeliest first
+     * @param letters the answer with the letters marked that the group above it has otherwise; empty where it is near none
+     * @param given the answer laid out as it was given; null where the question has changed since
      * @param phrase a listed text that the answer holds, for "any answer with this in it"
      * @param byHand the key cannot learn it: it answers the question as it was before it changed
      * @param saw which marks these are; they go back with the decision
@@ -73,12 +79,15 @@ class Doubts {
             String near,
             @Nullable String phrase,
             List<Likeness> like,
+            List<Letters.Stretch> letters,
+            @Nullable AnswerView given,
             boolean byHand,
             List<String> saw) {}
 
     /**
      * The doubts of one question.
      *
+     * @param picture the file of the picture on which places are shown, and {@code alt} what is on it; null without one
      * @param waiting how many groups wait; {@code groups} are the first of them, more of the question that is looked at
      * @param decidings how many groups somebody has decided; {@code decided} are the first of them
      */
@@ -87,6 +96,8 @@ class Doubts {
             int number,
             String kind,
             String prompt,
+            @Nullable String picture,
+            @Nullable String alt,
             String points,
             String rule,
             int settled,
@@ -105,6 +116,8 @@ class Doubts {
                     number,
                     kind,
                     prompt,
+                    picture,
+                    alt,
                     points,
                     rule,
                     settled,
@@ -241,10 +254,10 @@ class Doubts {
                 .toList();
     }
 
-    /** The attempts whose answer to this item has this form, decided or not. */
+    /** For each of these forms, in their order, the attempts whose answer to this item has it, decided or not. */
     @Transactional(readOnly = true)
-    List<Waiting> ofForm(Edition edition, Item item, String form, @Nullable UUID section) {
-        return saying.ofForm(edition, item, form, section);
+    Map<String, List<Waiting>> ofForms(Edition edition, Item item, Collection<String> forms, @Nullable UUID section) {
+        return saying.ofForms(edition, item, forms, section);
     }
 
     /** The answers of some attempts to this item. */
@@ -266,6 +279,7 @@ class Doubts {
                         .limit(MOST_AT_ALL)
                         .map(own -> own.get(0).attempt().id())
                         .toList());
+        JsonNode picture = picture(edition, item);
         List<DoubtGroup> groups = new ArrayList<>();
         equal.forEach(g -> groups.add(group(item, g, because(whole, g.waiting()))));
         outgrown.forEach((form, own) -> groups.add(outgrown(edition, item, form, own, because(whole, own))));
@@ -274,6 +288,8 @@ class Doubts {
                 edition.numberOf(item.id()),
                 item.kind(),
                 item.asked(),
+                picture.path("file").asString(null),
+                picture.path("alt").asString(null),
                 item.points().toExact(),
                 HowItScores.of(item),
                 answers - waiting.size(),
@@ -282,6 +298,15 @@ class Doubts {
                 groups,
                 decided.size(),
                 decided);
+    }
+
+    private static JsonNode picture(Edition edition, Item item) {
+        for (JsonNode node : edition.definition().path("items")) {
+            if (node.path("id").asString("").equals(item.id())) {
+                return node.path("picture");
+            }
+        }
+        return MissingNode.getInstance();
     }
 
     /** Why the first of equal answers waits. */
@@ -316,6 +341,8 @@ class Doubts {
                 "answers the question as it was before it changed",
                 null,
                 List.of(),
+                List.of(),
+                null,
                 true,
                 seen.marks(marks(equal)));
     }
@@ -342,6 +369,8 @@ class Doubts {
                         : (like.holds() || like.apart() ? "contains" : "close to") + " “" + like.listed() + "”",
                 like != null && like.holds() ? like.listed() : null,
                 group.like(),
+                group.letters(),
+                AnswerView.of(item, first.said().answer()),
                 false,
                 seen.marks(marks(group.waiting())));
     }

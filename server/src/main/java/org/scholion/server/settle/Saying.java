@@ -3,6 +3,7 @@ package org.scholion.server.settle;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -76,23 +77,33 @@ class Saying {
     }
 
     /** Equal responses have one form, so that it is made once of each. */
-    List<Doubts.Waiting> ofForm(Edition edition, Item item, String form, @Nullable UUID section) {
+    Map<String, List<Doubts.Waiting>> ofForms(
+            Edition edition, Item item, Collection<String> forms, @Nullable UUID section) {
         Map<UUID, Map<String, JsonNode>> responses = attempts.responses(edition.assessmentId(), Set.of(item.id()));
-        Map<JsonNode, Boolean> known = new HashMap<>();
-        List<UUID> own = new ArrayList<>();
+        Map<JsonNode, String> known = new HashMap<>();
+        Map<UUID, String> own = new LinkedHashMap<>();
+        Set<String> wanted = Set.copyOf(forms);
         responses.forEach((attempt, answers) -> {
             JsonNode given = answers.get(item.id());
-            if (given != null
-                    && known.computeIfAbsent(
-                            given, g -> Said.of(item, g).form(edition, item).equals(form))) {
-                own.add(attempt);
+            if (given != null) {
+                String form = known.computeIfAbsent(given, g -> Said.of(item, g).form(edition, item));
+                if (wanted.contains(form)) {
+                    own.put(attempt, form);
+                }
             }
         });
-        return of(
-                item,
-                attempts.some(own).stream()
-                        .filter(a -> a.isIn() && (section == null || a.section().equals(section)))
-                        .toList());
+        Map<String, List<Doubts.Waiting>> all = new LinkedHashMap<>();
+        forms.forEach(form -> all.put(form, new ArrayList<>()));
+        of(
+                        item,
+                        attempts.some(List.copyOf(own.keySet())).stream()
+                                .filter(a -> a.isIn()
+                                        && (section == null || a.section().equals(section)))
+                                .toList())
+                .forEach(w -> Objects.requireNonNull(all.get(
+                                Objects.requireNonNull(own.get(w.attempt().id()))))
+                        .add(w));
+        return all;
     }
 
     private static List<Doubts.Waiting> said(

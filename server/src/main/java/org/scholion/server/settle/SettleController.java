@@ -3,6 +3,7 @@ package org.scholion.server.settle;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.text.Proposed;
 import org.scholion.server.access.Access;
 import org.scholion.server.ledger.EffectView;
 import org.scholion.server.platform.Me;
@@ -18,6 +19,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/assessments/{assessment}/doubts")
 class SettleController {
+    private static final int MOST_FORMS = 50;
+    private static final int LONGEST_FORM = 200;
+
     private final Doubts doubts;
     private final Settling settling;
     private final Access access;
@@ -59,6 +63,24 @@ class SettleController {
     EffectView preview(
             @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody Settling.Decision decision) {
         return settling.preview(me, assessment, decision);
+    }
+
+    /** @param forms the forms of the groups that a wider rule is to reach */
+    record RuleFor(List<String> forms) {}
+
+    /** What answers have in common: the longest run of words, and a pattern; each empty where there is none. */
+    record ProposedRule(String words, String pattern) {}
+
+    /** A form is the normalised text, by which words and patterns go. */
+    @PostMapping("/rule")
+    ProposedRule rule(@AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody RuleFor rule) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        List<String> forms = rule.forms();
+        if (forms.size() > MOST_FORMS || forms.stream().anyMatch(f -> f.length() > LONGEST_FORM)) {
+            // What so many or so long answers have in common says nothing.
+            return new ProposedRule("", "");
+        }
+        return new ProposedRule(Proposed.words(forms), Proposed.pattern(forms));
     }
 
     @PostMapping

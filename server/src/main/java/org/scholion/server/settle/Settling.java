@@ -2,23 +2,21 @@ package org.scholion.server.settle;
 
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.scholion.core.answer.Answer;
 import org.scholion.core.answer.Told;
 import org.scholion.core.item.Item;
-import org.scholion.core.item.TextItem;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.reason.Reason;
-import org.scholion.core.reason.Words;
 import org.scholion.core.score.Mark;
-import org.scholion.core.score.Ruling;
 import org.scholion.server.access.Access;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
@@ -33,25 +31,32 @@ import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.ObjectNode;
 
 /** Decides about a group of equal answers: the key learns it, or single marks are given by hand. */
 @Service
 public class Settling {
     private static final int LONGEST_NOTE = 2_000;
     private static final int MOST_TOLD = 50;
+    private static final int MOST_AT_ONCE = 2_000;
 
     private final Doubts doubts;
+    private final Reached reached;
     private final Editions editions;
     private final Regrading regrading;
     private final Access access;
     private final Seen seen;
     private final Clock clock;
 
-    Settling(Doubts doubts, Editions editions, Regrading regrading, Access access, Seen seen, Clock clock) {
+    Settling(
+            Doubts doubts,
+            Reached reached,
+            Editions editions,
+            Regrading regrading,
+            Access access,
+            Seen seen,
+            Clock clock) {
         this.doubts = doubts;
+        this.reached = reached;
         this.editions = editions;
         this.regrading = regrading;
         this.access = access;
@@ -65,6 +70,10 @@ public class Settling {
         EXACT,
         /** Any answer that has the phrase in it. */
         HOLDS,
+        /** Any answer that the phrase, a regular expression, matches as a whole. */
+        PATTERN,
+        /** Any answer so many typing slips from what the key lists; the phrase is {@code one}, {@code two} or {@code length}. */
+        SLIPS,
         /** Only those who wait now; the key stays as it is. */
         THESE
     }
@@ -73,29 +82,57 @@ public class Settling {
      * A decision.
      *
      * @param form the group's form
+     * @param more further groups of the same question that are decided with it, in the same way
      * @param credit the share of the points, such as {@code 1}, {@code 1/2} or {@code 0}
-     * @param phrase for {@link Reach#HOLDS}
+     * @param phrase what a wider reach goes by
      * @param note a word to those who wrote it
      * @param section whose students are meant by {@link Reach#THESE}
      * @param saw the marks that the decision was made on; other ones meanwhile are a conflict, and nothing is changed
+     * @param despite whether it is wanted although a wider reach contradicts what was decided
      */
     public record Decision(
             String item,
             String form,
+            @Nullable List<SameWay> more,
             String credit,
             Reach reach,
             @Nullable String phrase,
             @Nullable String note,
             @Nullable UUID section,
-            List<String> saw) {}
+            List<String> saw,
+            @Nullable Boolean despite) {
+
+        /** For each form the marks that the decision was made on. */
+        Map<String, List<String>> sawOf() {
+            Map<String, List<String>> all = new LinkedHashMap<>();
+            all.put(form, saw);
+            if (more != null) {
+                more.forEach(m -> all.put(m.form(), m.saw()));
+            }
+            return all;
+        }
+
+        /** The same of all sections: what a key learns holds for them all. */
+        Decision everywhere() {
+            return new Decision(item, form, more, credit, reach, phrase, note, null, saw, despite);
+        }
+
+        boolean isWide() {
+            return reach == Reach.HOLDS || reach == Reach.PATTERN || reach == Reach.SLIPS;
+        }
+    }
+
+    /** A further group that is decided in the same way. */
+    public record SameWay(String form, List<String> saw) {}
 
     /**
      * What was decided.
      *
      * @param edition the edition that it made, by which it can be undone; null when the key stays as it is
      * @param saw the marks that were made by hand, by which they can be taken back
+     * @param more the same for the further groups
      */
-    public record Decided(EffectView effect, @Nullable Integer edition, List<String> saw) {}
+    public record Decided(EffectView effect, @Nullable Integer edition, List<String> saw, List<SameWay> more) {}
 
     /** What a colleague has decided meanwhile about some of the same answers. */
     public record Theirs(String student, MarkView mark) {}
@@ -115,40 +152,19 @@ public class Settling {
     public EffectView preview(Me me, UUID assessment, Decision decision) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         Edition edition = editions.require(assessment);
-        return isByHand(decision)
-                ? regrading.previewMarks(assessment, byHand(me, edition, decision, group(edition, decision)))
-                : withAlso(edition, decision);
-    }
-
-    /** Names the other answers that the key decides differently once it has learned this one. */
-    private EffectView withAlso(Edition edition, Decision decision) {
-        Item item = item(edition, decision);
-        Map<UUID, LedgerMark> moved = new HashMap<>();
-        EffectView effect = regrading.compare(
-                candidate(edition, decision),
-                marks ->
-                        marks.stream().filter(m -> m.item().equals(item.id())).forEach(m -> moved.put(m.attempt(), m)));
-        Map<String, EffectView.Also> also = new LinkedHashMap<>();
-        if (!moved.isEmpty()) {
-            for (Doubts.Waiting w : doubts.ofSome(item, moved.keySet())) {
-                LedgerMark mark = moved.get(w.attempt().id());
-                String form = w.said().form(edition, item);
-                if (mark != null && !form.equals(decision.form())) {
-                    String shown = Told.in(item, w.said().answer());
-                    also.merge(
-                            form,
-                            new EffectView.Also(
-                                    shown, 1, Words.english(mark.mark().reason())),
-                            (a, b) -> new EffectView.Also(a.shown(), a.students() + 1, a.because()));
-                }
-            }
+        if (isByHand(decision)) {
+            List<Doubts.Waiting> meant = together(groups(edition, decision).values());
+            return regrading.previewMarks(assessment, byHand(me, edition, decision, meant));
         }
-        return effect.withAlso(List.copyOf(also.values()));
+        Map<String, List<Doubts.Waiting>> groups = groups(edition, decision.everywhere());
+        Edition candidate = Teaching.candidate(edition, decision, shown(edition, decision, groups));
+        return reached.withAlso(edition, candidate, decision, groups);
     }
 
     /** What the key cannot learn is decided for those who gave it. */
     private static boolean isByHand(Decision decision) {
-        return decision.reach() == Reach.THESE || decision.form().startsWith(Said.OUTGROWN);
+        return decision.reach() == Reach.THESE
+                || decision.sawOf().keySet().stream().anyMatch(form -> form.startsWith(Said.OUTGROWN));
     }
 
     public Decided settle(Me me, UUID assessment, Decision decision) {
@@ -158,13 +174,28 @@ public class Settling {
         }
         int[] number = new int[1];
         EffectView effect = regrading.confirmOnLatest(me, assessment, latest -> {
-            requireSeen(latest, decision, doubts.ofForm(latest, item(latest, decision), decision.form(), null));
+            Map<String, List<Doubts.Waiting>> groups = groups(latest, decision.everywhere());
+            decision.sawOf()
+                    .forEach((form, saw) -> requireSeen(latest, decision, groups.getOrDefault(form, List.of()), saw));
+            Map<String, String> shown = shown(latest, decision, groups);
+            Edition candidate = Teaching.candidate(latest, decision, shown);
+            reached.requireNoContradiction(latest, candidate, decision, groups);
             number[0] = latest.number() + 1;
             return new Regrading.Made(
-                    candidate(latest, decision),
-                    "question " + latest.numberOf(decision.item()) + " learned “" + shown(latest, decision) + "”");
+                    candidate, "question " + latest.numberOf(decision.item()) + learned(decision, shown));
         });
-        return new Decided(effect, number[0], List.of());
+        return new Decided(effect, number[0], List.of(), List.of());
+    }
+
+    private static String learned(Decision decision, Map<String, String> shown) {
+        return switch (decision.reach()) {
+            case HOLDS -> " learned any answer with “" + decision.phrase() + "” in it";
+            case PATTERN -> " learned the pattern “" + decision.phrase() + "”";
+            case SLIPS -> " forgives typing slips: " + decision.phrase();
+            default ->
+                " learned “" + shown.values().iterator().next() + "”"
+                        + (shown.size() > 1 ? " and " + (shown.size() - 1) + " more" : "");
+        };
     }
 
     private Decided byHand(Me me, UUID assessment, Decision decision) {
@@ -174,7 +205,18 @@ public class Settling {
             effect[0] = regrading.previewMarks(assessment, marks);
             return marks;
         });
-        return new Decided(effect[0], null, seen.marks(written));
+        Edition edition = editions.require(assessment);
+        Map<UUID, LedgerMark> byAttempt = new HashMap<>();
+        written.forEach(m -> byAttempt.put(m.attempt(), m));
+        List<SameWay> saw = new ArrayList<>();
+        groups(edition, decision)
+                .forEach((form, own) -> saw.add(new SameWay(
+                        form,
+                        seen.marks(own.stream()
+                                .map(w -> byAttempt.get(w.attempt().id()))
+                                .filter(Objects::nonNull)
+                                .toList()))));
+        return new Decided(effect[0], null, saw.get(0).saw(), saw.subList(1, saw.size()));
     }
 
     private interface Marking {
@@ -183,28 +225,32 @@ public class Settling {
 
     /** Makes marks for those whose marks were seen, while nobody else can move them. */
     private List<LedgerMark> decide(Me me, UUID assessment, Decision decision, Marking marking) {
-        List<UUID> about = group(editions.require(assessment), decision).stream()
+        List<UUID> about = together(
+                        groups(editions.require(assessment), decision).values())
+                .stream()
                 .map(w -> w.attempt().id())
                 .toList();
         return regrading.decide(me, assessment, about, () -> {
             Edition edition = editions.require(assessment);
-            List<Doubts.Waiting> all =
-                    doubts.ofForm(edition, item(edition, decision), decision.form(), decision.section());
-            Set<Long> saw = requireSeen(edition, decision, all);
-            return marking.of(
-                    edition,
-                    all.stream().filter(w -> saw.contains(w.mark().seq())).toList());
+            Map<String, List<Doubts.Waiting>> all = groups(edition, decision);
+            List<Doubts.Waiting> meant = new ArrayList<>();
+            decision.sawOf().forEach((form, words) -> {
+                List<Doubts.Waiting> own = all.getOrDefault(form, List.of());
+                Set<Long> saw = requireSeen(edition, decision, own, words);
+                own.stream().filter(w -> saw.contains(w.mark().seq())).forEach(meant::add);
+            });
+            return marking.of(edition, meant);
         });
     }
 
-    private Set<Long> requireSeen(Edition edition, Decision decision, List<Doubts.Waiting> now) {
-        Optional<Set<Long>> saw = seen.among(Doubts.marks(now), decision.saw());
-        if (saw.isPresent()) {
-            return saw.get();
+    private Set<Long> requireSeen(Edition edition, Decision decision, List<Doubts.Waiting> now, List<String> saw) {
+        Optional<Set<Long>> same = seen.among(Doubts.marks(now), saw);
+        if (same.isPresent()) {
+            return same.get();
         }
         Item item = item(edition, decision);
         List<Theirs> theirs = now.stream()
-                .filter(w -> !decision.saw().contains(seen.mark(w.mark())))
+                .filter(w -> !saw.contains(seen.mark(w.mark())))
                 .limit(MOST_TOLD)
                 .map(w -> new Theirs(w.attempt().name(), MarkView.of(item, w.mark())))
                 .toList();
@@ -214,8 +260,17 @@ public class Settling {
                 theirs);
     }
 
-    private List<Doubts.Waiting> group(Edition edition, Decision decision) {
-        return doubts.ofForm(edition, item(edition, decision), decision.form(), decision.section());
+    /** For each of the decision's forms who gave it, in the order of the decision. */
+    private Map<String, List<Doubts.Waiting>> groups(Edition edition, Decision decision) {
+        Set<String> forms = decision.sawOf().keySet();
+        if (forms.size() > MOST_AT_ONCE) {
+            throw Refused.invalid("more", "at most " + MOST_AT_ONCE + " groups are decided at once");
+        }
+        return doubts.ofForms(edition, item(edition, decision), forms, decision.section());
+    }
+
+    private static List<Doubts.Waiting> together(Collection<List<Doubts.Waiting>> groups) {
+        return groups.stream().flatMap(List::stream).toList();
     }
 
     /** Takes back a decision that was made for single attempts: the rules of the key decide again. */
@@ -253,74 +308,6 @@ public class Settling {
         }
     }
 
-    private Edition candidate(Edition edition, Decision decision) {
-        Item item = item(edition, decision);
-        JsonNode definition = edition.definition();
-        List<Ruling> rulings = new ArrayList<>(edition.rulings());
-        if (item instanceof TextItem) {
-            definition = taught(edition, decision);
-        } else {
-            rulings.removeIf(r -> r.item().equals(item.id()) && r.form().equals(decision.form()));
-            rulings.add(new Ruling(item.id(), decision.form(), credit(decision), note(decision)));
-        }
-        return Edition.compile(edition.assessmentId(), edition.number() + 1, definition, rulings);
-    }
-
-    /** The definition with what the text item's key learns. */
-    private JsonNode taught(Edition edition, Decision decision) {
-        ObjectNode definition = edition.definition().deepCopy().asObject();
-        for (JsonNode node : definition.get("items")) {
-            if (node.get("id").stringValue().equals(decision.item())) {
-                teach(node.asObject(), edition, decision);
-            }
-        }
-        return definition;
-    }
-
-    private void teach(ObjectNode item, Edition edition, Decision decision) {
-        Fraction credit = credit(decision);
-        forget(item, edition, decision);
-        if (decision.reach() == Reach.HOLDS) {
-            if (decision.phrase() == null || decision.phrase().isBlank()) {
-                throw Refused.invalid("phrase", "Say which words the answer must contain.");
-            }
-            ObjectNode entry = list(item, "accept").addObject();
-            entry.putObject("words").putArray("all").add(decision.phrase());
-            entry.put("credit", credit.toExact());
-            return;
-        }
-        ObjectNode entry = list(item, credit.isZero() ? "reject" : "accept").addObject();
-        entry.put("text", shown(edition, decision));
-        if (!credit.isZero()) {
-            entry.put("credit", credit.toExact());
-        }
-        if (note(decision) != null) {
-            entry.put("note", note(decision));
-        }
-    }
-
-    /** What was decided about exactly this answer before is replaced, not contradicted. */
-    private static void forget(ObjectNode item, Edition edition, Decision decision) {
-        Item about = item(edition, decision);
-        for (String name : List.of("accept", "reject")) {
-            if (item.get(name) instanceof ArrayNode list) {
-                for (int i = list.size() - 1; i >= 0; i--) {
-                    String text = list.get(i).path("text").asString("");
-                    if (!text.isEmpty()
-                            && edition.scorer(about)
-                                    .form(new Answer.Typed(text))
-                                    .equals(decision.form())) {
-                        list.remove(i);
-                    }
-                }
-            }
-        }
-    }
-
-    private static ArrayNode list(ObjectNode item, String name) {
-        return item.get(name) instanceof ArrayNode list ? list : item.putArray(name);
-    }
-
     private List<LedgerMark> byHand(Me me, Edition edition, Decision decision, List<Doubts.Waiting> waiting) {
         Item item = item(edition, decision);
         Reason plain = Reason.of(Reason.Code.PERSON);
@@ -332,31 +319,36 @@ public class Settling {
                 .toList();
     }
 
-    /** The answer as the first of the group gave it. */
-    private String shown(Edition edition, Decision decision) {
+    /** For each form the answer as the first of the group gave it. */
+    private static Map<String, String> shown(
+            Edition edition, Decision decision, Map<String, List<Doubts.Waiting>> groups) {
         Item item = item(edition, decision);
-        return doubts.ofForm(edition, item, decision.form(), null).stream()
-                .findFirst()
-                .map(w -> Told.in(item, w.said().answer()).strip())
-                .orElseThrow(() -> Refused.conflict(
-                        "no-such-answer", "This answer is no longer waiting. Someone may have settled it already."));
+        Map<String, String> shown = new LinkedHashMap<>();
+        groups.forEach((form, own) -> {
+            if (own.isEmpty()) {
+                throw Refused.conflict(
+                        "no-such-answer", "This answer is no longer waiting. Someone may have settled it already.");
+            }
+            shown.put(form, Told.in(item, own.get(0).said().answer()).strip());
+        });
+        return shown;
     }
 
-    private static Item item(Edition edition, Decision decision) {
+    static Item item(Edition edition, Decision decision) {
         return edition.items().stream()
                 .filter(i -> i.id().equals(decision.item()))
                 .findFirst()
                 .orElseThrow(Refused::notFound);
     }
 
-    private static Fraction credit(Decision decision) {
+    static Fraction credit(Decision decision) {
         return Fraction.parse(decision.credit().strip())
                 .filter(c -> c.abs().compareTo(Fraction.ONE) <= 0)
                 .orElseThrow(() -> Refused.invalid(
                         "credit", "'" + decision.credit() + "' is not a share from -1 to 1, such as 1/2 or 0.75"));
     }
 
-    private static @Nullable String note(Decision decision) {
+    static @Nullable String note(Decision decision) {
         return decision.note() == null || decision.note().isBlank()
                 ? null
                 : Lengths.atMost("note", decision.note().strip(), LONGEST_NOTE);
