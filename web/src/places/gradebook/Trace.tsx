@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api, ok, type Schemas } from "../../api/client";
 import { Mark, MarkWithReason, Mastered } from "../../parts/Mark";
+import { Overrule } from "../../parts/Overrule";
 import { MarginPart, Note } from "../../parts/Sheet";
 import { Loaded } from "../../parts/States";
 import { t } from "../../text";
@@ -44,7 +45,7 @@ export function Trace({ attempt }: { attempt: string }) {
           <MarginPart title={t("Question by question")}>
             <ol>
               {trace.items.map((item) => (
-                <TraceLine key={item.item} item={item} />
+                <TraceLine key={item.item} attempt={attempt} item={item} />
               ))}
             </ol>
           </MarginPart>
@@ -54,7 +55,7 @@ export function Trace({ attempt }: { attempt: string }) {
   );
 }
 
-function TraceLine({ item }: { item: Schemas["TraceItem"] }) {
+function TraceLine({ attempt, item }: { attempt: string; item: Schemas["TraceItem"] }) {
   return (
     <li className="border-t border-rule py-2">
       <p className="flex gap-2 font-script">
@@ -65,6 +66,7 @@ function TraceLine({ item }: { item: Schemas["TraceItem"] }) {
       </p>
       <MarkWithReason mark={item.mark} />
       <Mastered mark={item.mark} />
+      <Overrule attempt={attempt} item={item.item} number={item.number} />
       {item.counted === null && <p className="text-small text-soft">{t("not counted")}</p>}
       {item.earlier.length > 0 && (
         <details className="text-small">

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { api, ok, type Schemas } from "../../api/client";
 import { TextButton } from "../../parts/Button";
 import { Kbd, useKeys } from "../../parts/Keys";
+import { Overrule } from "../../parts/Overrule";
 import { ResultPage } from "../../parts/ResultPage";
 import { Sheet } from "../../parts/Sheet";
 import { Empty, Loaded } from "../../parts/States";
@@ -169,7 +170,19 @@ function Handing({
           </span>
         </p>
         <div className="border border-rule bg-sheet px-5 py-5 lg:px-7">
-          <Loaded query={preview}>{(result) => <ResultPage result={result} />}</Loaded>
+          <Loaded query={preview}>
+            {(result) => (
+              <ResultPage
+                result={result}
+                after={(item) =>
+                  item.mark &&
+                  !preview.isPlaceholderData && (
+                    <Overrule attempt={student.attempt} item={item.item} number={item.number} />
+                  )
+                }
+              />
+            )}
+          </Loaded>
         </div>
       </div>
     </Sheet>

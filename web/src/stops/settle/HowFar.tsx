@@ -6,7 +6,8 @@ import { Kbd } from "../../parts/Keys";
 import { t } from "../../text";
 import type { Choice, Group, Reach } from "./decision";
 
-const BOX = "mt-1 ml-6 rounded-corner border border-rule-strong bg-sheet px-2 py-1 font-script text-words";
+const BOX =
+  "mt-1 ml-6 w-[calc(100%-1.5rem)] rounded-corner border border-rule-strong bg-sheet px-2 py-1 font-script text-words";
 
 /** What some answers have in common, as the words or the pattern of a wider rule. */
 function useProposed(assessment: string, groups: Group[], wanted: boolean) {
@@ -49,6 +50,7 @@ export function HowFar({
       <input
         type="radio"
         name="reach"
+        className="accent-ink"
         checked={choice.reach === value}
         onChange={() => reach(value, start)}
       />

@@ -13,15 +13,13 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Told;
 import org.scholion.core.item.Item;
-import org.scholion.core.number.Fraction;
-import org.scholion.core.reason.Reason;
 import org.scholion.core.score.HowItScores;
-import org.scholion.core.score.Mark;
 import org.scholion.server.access.Access;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;
+import org.scholion.server.ledger.ByHand;
 import org.scholion.server.ledger.EffectView;
 import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.LedgerMark;
@@ -215,24 +213,7 @@ public class Queries {
         if (reply.points() == null || reply.points().isBlank()) {
             return List.of();
         }
-        Fraction points = Fraction.parse(reply.points().strip())
-                .filter(p -> p.signum() >= 0 && p.compareTo(item.points()) <= 0)
-                .orElseThrow(() -> Refused.invalid(
-                        "points", "'" + reply.points() + "' is not a number from 0 to " + item.points()));
-        Fraction credit = item.points().isZero() ? Fraction.ZERO : points.over(item.points());
-        Reason reason = Reason.of(Reason.Code.PERSON);
-        return List.of(LedgerMark.byPerson(
-                attempt.id(),
-                item.id(),
-                Mark.scored(
-                        credit,
-                        reply.words().isBlank()
-                                ? reason
-                                : reason.with("note", reply.words().strip())),
-                edition.number(),
-                me,
-                null,
-                clock.instant()));
+        return List.of(ByHand.points(attempt, edition, item, reply.points(), reply.words(), me, clock.instant()));
     }
 
     private Attempt attempt(UUID query) {
