@@ -2,6 +2,7 @@ import type { Schemas } from "../../api/client";
 import { TextButton } from "../../parts/Button";
 import { Mark, Mastered } from "../../parts/Mark";
 import { t } from "../../text";
+import { unread } from "./afterReading";
 import { isNarrowed, type Pile } from "./pile";
 import { WhichAnswers } from "./WhichAnswers";
 
@@ -114,7 +115,7 @@ function StripOfAnswers({
   return (
     <span className="flex flex-wrap">
       {answers.map((a, i) => {
-        const done = a.mark.state !== "read";
+        const done = !unread(a);
         const look = done
           ? "border-by-person bg-by-person"
           : a.held

@@ -14,6 +14,7 @@ import { afterReading, unread } from "./afterReading";
 import { ALL, isNarrowed, keepPlace, pileOf, placeIn, withPile } from "./pile";
 import { ReadMargin } from "./ReadMargin";
 import { isComplete, withLevel } from "./reading";
+import { SecondReading } from "./SecondReading";
 import { useReading } from "./useReading";
 
 type View = Schemas["ReadView"];
@@ -294,6 +295,16 @@ function Reader({
             }
           }}
           onMine={() => theirs && reading.sendOver(theirs)}
+          second={
+            <SecondReading
+              assessment={assessment}
+              question={question}
+              answer={answer}
+              third={change.third ?? false}
+              onThird={() => setChange({ ...change, levels: {}, points: null, why: "", third: true })}
+              mayPlan={mayName}
+            />
+          }
         />
       }
     >

@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import type { Schemas } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { Area, Field } from "../../parts/Field";
@@ -21,6 +22,7 @@ export function ReadMargin({
   theirs,
   onTheirs,
   onMine,
+  second,
 }: {
   question: Schemas["OpenQuestion"];
   change: Change;
@@ -32,6 +34,8 @@ export function ReadMargin({
   theirs: Schemas["ReadAnswer"] | undefined;
   onTheirs: () => void;
   onMine: () => void;
+  /** What belongs to a second reading. */
+  second: ReactNode;
 }) {
   const saveOnEnter = (e: React.KeyboardEvent) => {
     if (e.key === "Enter" && (e.ctrlKey || e.metaKey)) {
@@ -93,9 +97,10 @@ export function ReadMargin({
         onKeyDown={saveOnEnter}
         onChange={(e) => onChange({ ...change, note: e.target.value })}
       />
-      <p className="mt-2 text-small text-soft">
+      <p className="mt-2 mb-4 text-small text-soft">
         {t("Press Ctrl Enter to save from a field, Esc to leave it.")}
       </p>
+      {second}
     </>
   );
 }

@@ -36,7 +36,13 @@ export function WhichAnswers({
       <Choose
         label={t("Show")}
         value={pile.level ?? pile.show}
-        options={[["ALL", t("all")], ["UNREAD", t("unread")], ["HELD", t("held back")], ...levels]}
+        options={[
+          ["ALL", t("all")],
+          ["UNREAD", t("unread")],
+          ["HELD", t("held back")],
+          ...(question.second ? [["DIFFER", t("readers differ")] as [string, string]] : []),
+          ...levels,
+        ]}
         onChange={(show) =>
           onPile(
             show.includes(":")

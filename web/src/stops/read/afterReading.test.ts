@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../../api/client";
-import { afterReading } from "./afterReading";
+import { afterReading, unread } from "./afterReading";
 
 const answer = (name: string, state: string) =>
   ({ answer: name, mark: { state } }) as unknown as Schemas["ReadAnswer"];
@@ -22,5 +22,11 @@ describe("the page after an answer was read", () => {
 
   it("counts one more when the last mark is taken back", () => {
     expect(afterReading(view, answer("c", "read")).questions.map((q) => q.unread)).toEqual([3, 7]);
+  });
+
+  it("counts what two read as left for whoever has not read it, whatever it is worth", () => {
+    const blind = { ...answer("a", "scored"), second: { blind: true } } as Schemas["ReadAnswer"];
+    expect(unread(blind)).toBe(true);
+    expect(unread({ ...blind, mark: { state: "read" }, second: { blind: false } } as never)).toBe(false);
   });
 });

@@ -3,7 +3,8 @@ import type { Schemas } from "../../api/client";
 type View = Schemas["ReadView"];
 type ReadAnswer = Schemas["ReadAnswer"];
 
-export const unread = (a: ReadAnswer): boolean => a.mark.state === "read";
+/** Whether it waits for this reader: where two read it, each for themselves. */
+export const unread = (a: ReadAnswer): boolean => (a.second ? a.second.blind : a.mark.state === "read");
 
 /** The page after an answer was read: its mark, and how many of its question are left. */
 export function afterReading(view: View, saved: ReadAnswer): View {

@@ -1,7 +1,7 @@
 /** In which order answers are read, and which of them; the address has it, so that a link leads back. */
 export type Pile = {
   order: "USUAL" | "LENGTH" | "LIKENESS" | "SECTION";
-  show: "ALL" | "UNREAD" | "HELD";
+  show: "ALL" | "UNREAD" | "HELD" | "DIFFER";
   /** A criterion and its level, such as c1:2. */
   level?: string;
 };
@@ -9,7 +9,7 @@ export type Pile = {
 export const ALL: Pile = { order: "USUAL", show: "ALL" };
 
 const ORDERS: Pile["order"][] = ["USUAL", "LENGTH", "LIKENESS", "SECTION"];
-const SHOWN: Pile["show"][] = ["ALL", "UNREAD", "HELD"];
+const SHOWN: Pile["show"][] = ["ALL", "UNREAD", "HELD", "DIFFER"];
 
 export function pileOf(params: URLSearchParams): Pile {
   const order = ORDERS.find((o) => o.toLowerCase() === params.get("order")) ?? "USUAL";

@@ -10,6 +10,7 @@ const chosen = (more: Partial<Change>): Change => ({
   note: "",
   hold: false,
   saw: "1",
+  third: null,
   ...more,
 });
 const rubric = { criteria: [{ id: "c1" }, { id: "c2" }] } as unknown as Schemas["OpenQuestion"];

@@ -13,6 +13,7 @@ export const of = (answer: ReadAnswer): Change => ({
   note: answer.note,
   hold: answer.held,
   saw: answer.saw,
+  third: answer.second?.third ?? false,
 });
 
 const words = (text: string | null | undefined): string => (text ?? "").trim();
@@ -28,7 +29,8 @@ export function sameReading(a: Change, b: Change): boolean {
     (byHand(a) === "" || words(a.why) === words(b.why)) &&
     a.comment === b.comment &&
     a.note === b.note &&
-    a.hold === b.hold
+    a.hold === b.hold &&
+    (a.third ?? false) === (b.third ?? false)
   );
 }
 

@@ -431,7 +431,7 @@ class Demo implements ApplicationRunner {
                 answer.answer(),
                 item,
                 new Readings.ReadingChange(
-                        levels, null, null, text.get("comment").stringValue(), "", false, answer.saw()),
+                        levels, null, null, text.get("comment").stringValue(), "", false, answer.saw(), null),
                 false);
     }
 

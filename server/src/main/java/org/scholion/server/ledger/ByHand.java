@@ -24,8 +24,8 @@ public final class ByHand {
             Attempt attempt, Edition edition, Item item, String points, String why, Me me, Instant now) {
         Fraction given = Fraction.parse(points.strip())
                 .filter(p -> p.signum() >= 0 && p.compareTo(item.points()) <= 0)
-                .orElseThrow(() -> Refused.invalid(
-                        "points", "'" + points + "' is not a number from 0 to " + item.points()));
+                .orElseThrow(
+                        () -> Refused.invalid("points", "'" + points + "' is not a number from 0 to " + item.points()));
         Fraction credit = item.points().isZero() ? Fraction.ZERO : given.over(item.points());
         Reason reason = Reason.of(Reason.Code.PERSON);
         Mark mark = Mark.scored(credit, why.isBlank() ? reason : reason.with("note", why.strip()));

@@ -24,6 +24,11 @@ final class Rereading {
                 || was.mark().state() != State.SCORED && was.mark().state() != State.READ) {
             return Optional.empty();
         }
+        Optional<ReadTwice> twice = ReadTwice.in(was);
+        if (twice.isPresent()) {
+            Mark mark = twice.get().markOf(open);
+            return mark.equals(was.mark()) ? Optional.empty() : Optional.of(was.again(mark, edition, at));
+        }
         Map<String, String> levels = was.levels();
         // Points that were given over a rubric stay, whatever becomes of the rubric.
         if (levels.isEmpty()

@@ -16,6 +16,7 @@ import org.scholion.core.text.WordRuns;
 import org.scholion.server.ledger.Attempts;
 import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.LedgerMark;
+import org.scholion.server.ledger.ReadTwice;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 
@@ -45,7 +46,9 @@ class Pile {
     enum Show {
         ALL,
         UNREAD,
-        HELD
+        HELD,
+        /** Those that two readers have read differently. */
+        DIFFER
     }
 
     /**
@@ -55,25 +58,37 @@ class Pile {
      */
     record Choice(Order order, Show show, @Nullable String level) {}
 
-    List<Readings.Given> of(OpenItem item, List<Readings.Given> usual, Choice choice) {
-        return ordered(item, shown(item, usual, choice), choice.order());
+    List<Readings.Given> of(
+            OpenItem item, List<Readings.Given> usual, Choice choice, @Nullable SecondReadingRow second) {
+        return ordered(item, shown(item, usual, choice, second), choice.order());
     }
 
-    private List<Readings.Given> shown(OpenItem item, List<Readings.Given> all, Choice choice) {
+    private List<Readings.Given> shown(
+            OpenItem item, List<Readings.Given> all, Choice choice, @Nullable SecondReadingRow second) {
         List<Readings.Given> some = all;
-        if (choice.show() != Show.ALL) {
+        boolean differ = choice.show() == Show.DIFFER;
+        if (choice.show() == Show.UNREAD || choice.show() == Show.HELD) {
             some = some.stream().filter(Readings.Given::unread).toList();
         }
         String level = choice.level();
-        if (choice.show() != Show.HELD && level == null) {
+        if (!differ && choice.show() != Show.HELD && level == null) {
             return some;
         }
         Map<UUID, Map<String, LedgerMark>> marks = ledger.currentOf(ids(some), Set.of(item.id()));
         Predicate<Readings.Given> fits = given -> {
             LedgerMark mark = marks.getOrDefault(given.attempt().id(), Map.of()).get(item.id());
-            return mark != null && (choice.show() != Show.HELD || isHeld(mark)) && (level == null || isAt(mark, level));
+            if (mark == null || differ && !differs(item, given.attempt().id(), mark, second)) {
+                return false;
+            }
+            return (choice.show() != Show.HELD || isHeld(mark)) && (level == null || isAt(mark, level));
         };
         return some.stream().filter(fits).toList();
+    }
+
+    private static boolean differs(OpenItem item, UUID attempt, LedgerMark mark, @Nullable SecondReadingRow second) {
+        return second != null
+                && second.isOf(attempt)
+                && SecondReadings.differ(item, ReadTwice.of(second.rule(), mark, item));
     }
 
     private static boolean isHeld(LedgerMark mark) {

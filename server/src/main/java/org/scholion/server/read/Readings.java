@@ -19,9 +19,9 @@ import org.scholion.core.item.Rubric;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.reason.Reason;
 import org.scholion.core.rubric.Reading;
+import org.scholion.core.rubric.Resolving;
 import org.scholion.core.score.Mark;
 import org.scholion.core.score.State;
-import org.scholion.core.text.WordRuns;
 import org.scholion.server.access.Access;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
@@ -34,8 +34,8 @@ import org.scholion.server.ledger.MarkView;
 import org.scholion.server.ledger.Marked;
 import org.scholion.server.ledger.MarkedPaper;
 import org.scholion.server.ledger.MarkedPapers;
+import org.scholion.server.ledger.ReadTwice;
 import org.scholion.server.ledger.Regrading;
-import org.scholion.server.ledger.Seen;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
@@ -61,7 +61,8 @@ public class Readings {
     private final Editions editions;
     private final Regrading regrading;
     private final Access access;
-    private final Seen seen;
+    private final ReadAnswers shown;
+    private final SecondReadings seconds;
     private final Veil veil;
     private final Clock clock;
 
@@ -73,7 +74,8 @@ public class Readings {
             Editions editions,
             Regrading regrading,
             Access access,
-            Seen seen,
+            ReadAnswers shown,
+            SecondReadings seconds,
             Veil veil,
             Clock clock) {
         this.papers = papers;
@@ -83,7 +85,8 @@ public class Readings {
         this.editions = editions;
         this.regrading = regrading;
         this.access = access;
-        this.seen = seen;
+        this.shown = shown;
+        this.seconds = seconds;
         this.veil = veil;
         this.clock = clock;
     }
@@ -102,7 +105,26 @@ public class Readings {
             List<CriterionView> criteria,
             @Nullable Integer maxWords,
             int unread,
-            int answers) {}
+            int answers,
+            SecondReadings.@Nullable SecondPlan second) {}
+
+    /** What another reader made of the same answer. */
+    public record OtherReading(
+            String name,
+            Map<String, String> levels,
+            @Nullable String points,
+            String comment,
+            boolean third) {}
+
+    /**
+     * An answer that is read twice.
+     *
+     * @param blind whether the own reading is still to be made: of the other one nothing is told before
+     * @param third whether the own one decides between two that lie apart
+     * @param apart whether two lie apart and wait for a third
+     * @param counts what counts, in words; empty while it is blind
+     */
+    public record SecondView(boolean blind, List<OtherReading> others, boolean third, boolean apart, String counts) {}
 
     /**
      * An answer to be read.
@@ -112,6 +134,7 @@ public class Readings {
      * @param points by hand: where there is no rubric, or over it, and then {@code why}
      * @param saw which mark this is; it goes back with what is decided
      * @param held laid aside by the reader
+     * @param second set where the answer is read twice
      */
     public record ReadAnswer(
             UUID answer,
@@ -125,7 +148,32 @@ public class Readings {
             String comment,
             String note,
             boolean held,
-            String saw) {}
+            String saw,
+            @Nullable SecondView second) {
+
+        /** The same with one reader's own reading in place of what counts. */
+        ReadAnswer of(
+                MarkView told,
+                Map<String, String> chosen,
+                ReadTwice.@Nullable ByReader mine,
+                String own,
+                SecondView other) {
+            return new ReadAnswer(
+                    answer,
+                    name,
+                    text,
+                    words,
+                    told,
+                    chosen,
+                    mine == null ? null : mine.points(),
+                    mine == null ? "" : mine.why(),
+                    mine == null ? "" : mine.comment(),
+                    mine == null ? "" : mine.note(),
+                    mine != null && mine.held(),
+                    own,
+                    other);
+        }
+    }
 
     /**
      * What is to be read.
@@ -157,6 +205,7 @@ public class Readings {
      *
      * @param points where there is no rubric; with one, points that count instead of it, and then {@code why} they do
      * @param saw the mark that the reader saw; another one meanwhile is a conflict, and nothing is lost
+     * @param third whether it decides between two readings that lie apart, by one of those who made them
      */
     public record ReadingChange(
             Map<String, String> levels,
@@ -165,7 +214,8 @@ public class Readings {
             String comment,
             String note,
             boolean hold,
-            String saw) {}
+            String saw,
+            @Nullable Boolean third) {}
 
     /** Taking back the last reading, if it is the one that was seen. */
     public record ReadingUndo(String saw) {}
@@ -191,28 +241,45 @@ public class Readings {
         }
         List<OpenQuestion> questions = new ArrayList<>();
         Map<String, List<Given>> given = given(paper, open);
+        Map<String, SecondReadingRow> twice = seconds.of(assessment);
         for (OpenItem one : open) {
+            SecondReadingRow second = twice.get(one.id());
             List<Given> answers = given.getOrDefault(one.id(), List.of());
+            if (second != null) {
+                answers = forReader(me, one, second, answers);
+                given.put(one.id(), answers);
+            }
             int unread = (int) answers.stream().filter(Given::unread).count();
-            questions.add(question(paper.edition(), one, unread, answers.size()));
+            questions.add(question(paper.edition(), one, unread, answers.size(), SecondReadings.view(second)));
         }
-        OpenItem shown = open.stream()
+        OpenItem looked = open.stream()
                 .filter(o -> o.id().equals(looking.item()))
                 .findFirst()
                 .or(() -> first(open, questions))
                 .orElse(null);
-        if (shown == null) {
+        if (looked == null) {
             return new ReadView(questions, null, 0, 0, List.of());
         }
-        List<Given> usual = inOrder(me, shown, given.getOrDefault(shown.id(), List.of()), looking.names());
-        List<Given> all = pile.of(shown, usual, looking.choice());
+        List<Given> usual = inOrder(me, looked, given.getOrDefault(looked.id(), List.of()), looking.names());
+        SecondReadingRow second = twice.get(looked.id());
+        List<Given> all = pile.of(looked, usual, looking.choice(), second);
         int from = from(all, looking.from());
         List<Given> window = all.subList(from, Math.min(all.size(), from + WINDOW));
-        return new ReadView(questions, shown.id(), all.size(), from, answers(me, shown, window, looking.names()));
+        return new ReadView(
+                questions, looked.id(), all.size(), from, answers(me, looked, window, looking.names(), second));
     }
 
     /** An answer to an open question. */
     record Given(Attempt attempt, boolean unread) {}
+
+    /** Of those that are read twice each waits for every reader by itself. */
+    private List<Given> forReader(Me me, OpenItem item, SecondReadingRow second, List<Given> answers) {
+        Map<UUID, Boolean> waits = seconds.waitsFor(
+                me, item, second, answers.stream().map(g -> g.attempt().id()).toList());
+        return answers.stream()
+                .map(g -> new Given(g.attempt(), waits.getOrDefault(g.attempt().id(), g.unread())))
+                .toList();
+    }
 
     private static Map<String, List<Given>> given(MarkedPaper paper, List<OpenItem> open) {
         Map<String, List<Given>> all = new HashMap<>();
@@ -247,7 +314,8 @@ public class Readings {
             return given;
         }
         Map<UUID, UUID> covered = veil.covered(
-                place(me, item.id()), given.stream().map(g -> g.attempt().id()).toList());
+                ReadAnswers.place(me, item.id()),
+                given.stream().map(g -> g.attempt().id()).toList());
         return given.stream()
                 .sorted(Comparator.comparing(
                         g -> Objects.requireNonNull(covered.get(g.attempt().id()))))
@@ -265,7 +333,8 @@ public class Readings {
         return Math.max(0, place) / WINDOW * WINDOW;
     }
 
-    private List<ReadAnswer> answers(Me me, OpenItem item, List<Given> window, boolean names) {
+    private List<ReadAnswer> answers(
+            Me me, OpenItem item, List<Given> window, boolean names, @Nullable SecondReadingRow second) {
         List<UUID> ids = window.stream().map(g -> g.attempt().id()).toList();
         Set<String> only = Set.of(item.id());
         Map<UUID, Map<String, JsonNode>> responses = attempts.responsesOf(ids, only);
@@ -276,7 +345,8 @@ public class Readings {
             LedgerMark mark = current.getOrDefault(id, Map.of()).get(item.id());
             if (mark != null) {
                 Answer answer = Attempts.answer(item, responses.getOrDefault(id, Map.of()));
-                all.add(view(me, item, one.attempt(), answer, mark, names));
+                Resolving rule = second != null && second.isOf(id) ? second.rule() : null;
+                all.add(shown.view(me, item, one.attempt(), answer, mark, names, rule));
             }
         }
         return all;
@@ -289,7 +359,8 @@ public class Readings {
                 .toList();
     }
 
-    private static OpenQuestion question(Edition edition, OpenItem item, int unread, int answers) {
+    private static OpenQuestion question(
+            Edition edition, OpenItem item, int unread, int answers, SecondReadings.@Nullable SecondPlan second) {
         return new OpenQuestion(
                 item.id(),
                 edition.numberOf(item.id()),
@@ -298,7 +369,8 @@ public class Readings {
                 item.criteria().stream().map(Readings::criterion).toList(),
                 item.maxWords(),
                 unread,
-                answers);
+                answers,
+                second);
     }
 
     private static CriterionView criterion(Rubric.Criterion c) {
@@ -312,32 +384,9 @@ public class Readings {
                         .toList());
     }
 
-    private ReadAnswer view(Me me, OpenItem item, Attempt attempt, Answer answer, LedgerMark m, boolean names) {
-        JsonNode reading = m.reading() == null ? JsonColumn.node(Map.of()) : m.reading();
-        MarkView mark = MarkView.of(item, m);
-        return new ReadAnswer(
-                names ? attempt.id() : veil.covered(place(me, item.id()), attempt.id()),
-                names ? attempt.name() : null,
-                answer.shown(),
-                WordRuns.of(answer.shown()).size(),
-                // When it was handed in tells who wrote it, beside a list of who handed in when.
-                names || m.byPerson() ? mark : mark.withoutTime(),
-                new Reading(m.levels(), null).under(item).levels(),
-                reading.hasNonNull("points") ? reading.get("points").stringValue() : null,
-                reading.path("why").asString(""),
-                m.comment(),
-                reading.path("note").asString(""),
-                reading.path("held").asBoolean(false),
-                seen.mark(m));
-    }
-
-    private static String place(Me me, String item) {
-        return "read/" + me.id() + "/" + item;
-    }
-
     /** The attempt that an answer is of; where names are hidden, its own name is turned back. */
     private Attempt attempt(Me me, UUID assessment, UUID answer, String item, boolean names) {
-        UUID id = names ? answer : veil.uncovered(place(me, item), answer);
+        UUID id = names ? answer : veil.uncovered(ReadAnswers.place(me, item), answer);
         access.require(me, names ? Access.Action.WORK_ON_ATTEMPT : Access.Action.READ_ATTEMPT, id);
         Attempt attempt = attempts.require(id);
         if (!attempt.assessment().equals(assessment)) {
@@ -348,49 +397,68 @@ public class Readings {
 
     public ReadAnswer save(Me me, UUID assessment, UUID answer, String itemId, ReadingChange change, boolean names) {
         Attempt attempt = attempt(me, assessment, answer, itemId, names);
-        return decide(
-                me,
-                attempt,
-                itemId,
-                change.saw(),
-                names,
-                (edition, item) -> LedgerMark.byPerson(
+        return decide(me, attempt, itemId, change.saw(), names, (edition, item, current, rule) -> {
+            Mark alone = mark(item, change);
+            if (rule == null) {
+                return LedgerMark.byPerson(
                         attempt.id(),
                         itemId,
-                        mark(item, change),
+                        alone,
                         edition.number(),
                         me,
                         JsonColumn.node(kept(change)),
-                        clock.instant()));
+                        clock.instant());
+            }
+            ReadTwice.ByReader mine = byReader(me, change);
+            ReadTwice all = ReadTwice.of(rule, current, item).with(mine);
+            return LedgerMark.byPerson(
+                    attempt.id(), itemId, all.markOf(item), edition.number(), me, all.kept(mine), clock.instant());
+        });
+    }
+
+    private static ReadTwice.ByReader byReader(Me me, ReadingChange change) {
+        Map<String, Object> kept = kept(change);
+        return new ReadTwice.ByReader(
+                me.id(),
+                me.name(),
+                change.levels(),
+                (String) kept.get("points"),
+                why(change),
+                change.comment(),
+                change.note(),
+                change.hold(),
+                Boolean.TRUE.equals(change.third()));
     }
 
     private interface Deciding {
-        LedgerMark under(Edition edition, OpenItem item);
+        LedgerMark under(Edition edition, OpenItem item, LedgerMark current, @Nullable Resolving rule);
     }
 
     /** One decision about one answer, if the mark that was seen is still the current one. */
     private ReadAnswer decide(Me me, Attempt attempt, String itemId, String saw, boolean names, Deciding deciding) {
         Map<String, JsonNode> responses = attempts.responsesOf(attempt.id());
         OpenItem[] item = new OpenItem[1];
+        Resolving rule =
+                seconds.ruleOf(attempt.assessment(), itemId, attempt.id()).orElse(null);
         LedgerMark written = regrading
                 .decide(me, attempt.assessment(), List.of(attempt.id()), () -> {
                     Edition edition = editions.require(attempt.assessment());
                     item[0] = open(edition, itemId);
                     LedgerMark current = Objects.requireNonNull(
                             ledger.currentOf(attempt.id()).get(itemId));
-                    if (!seen.mark(current).equals(saw)) {
-                        ReadAnswer theirs =
-                                view(me, item[0], attempt, Attempts.answer(item[0], responses), current, names);
+                    if (!shown.saw(me, item[0], current, rule).equals(saw)) {
+                        ReadAnswer theirs = shown.view(
+                                me, item[0], attempt, Attempts.answer(item[0], responses), current, names, rule);
                         throw Refused.overtaken(
                                 "This answer was read meanwhile"
                                         + (current.personName() == null ? "" : " by " + current.personName())
                                         + ". Both readings are here; nothing was overwritten.",
                                 theirs);
                     }
-                    return List.of(deciding.under(edition, item[0]));
+                    return List.of(deciding.under(edition, item[0], current, rule));
                 })
                 .get(0);
-        return view(me, item[0], attempt, Attempts.answer(item[0], responses), written, names);
+        return shown.view(me, item[0], attempt, Attempts.answer(item[0], responses), written, names, rule);
     }
 
     private static Mark mark(OpenItem item, ReadingChange change) {
@@ -438,7 +506,7 @@ public class Readings {
     /** Goes back to what the answer had before one's own last reading; nothing is taken out of the ledger. */
     public ReadAnswer undo(Me me, UUID assessment, UUID answer, String itemId, ReadingUndo undo, boolean names) {
         Attempt attempt = attempt(me, assessment, answer, itemId, names);
-        return decide(me, attempt, itemId, undo.saw(), names, (edition, item) -> {
+        return decide(me, attempt, itemId, undo.saw(), names, (edition, item, current, rule) -> {
             List<LedgerMark> history = ledger.history(attempt.id(), itemId);
             long place = history.get(0).origin();
             LedgerMark last =

@@ -114,7 +114,8 @@ class Overruling {
         if (overrule.why().isBlank()) {
             throw Refused.invalid("why", "Say why this mark is decided otherwise.");
         }
-        return decide(me, attempt, itemId, overrule.saw(), (edition, item) -> mark(me, attempt, edition, item, overrule));
+        return decide(
+                me, attempt, itemId, overrule.saw(), (edition, item) -> mark(me, attempt, edition, item, overrule));
     }
 
     /** What stood before one's own decision stands again; nothing is taken out of the ledger. */

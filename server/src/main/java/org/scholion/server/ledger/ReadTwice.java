@@ -1,0 +1,193 @@
+package org.scholion.server.ledger;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.scholion.core.item.OpenItem;
+import org.scholion.core.number.Fraction;
+import org.scholion.core.rubric.Reading;
+import org.scholion.core.rubric.Resolving;
+import org.scholion.core.score.Mark;
+import org.scholion.core.score.State;
+import org.scholion.server.platform.JsonColumn;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Readings of one answer by several people, as its mark keeps them, and the rule by which they count.
+ *
+ * @param readings in the order in which they were begun; the third one is last
+ */
+public record ReadTwice(Resolving rule, List<ByReader> readings) {
+
+    /**
+     * What one reader chose and says.
+     *
+     * @param third whether it decides between two that lie apart, made by somebody who has seen both
+     */
+    public record ByReader(
+            UUID person,
+            String name,
+            Map<String, String> levels,
+            @Nullable String points,
+            String why,
+            String comment,
+            String note,
+            boolean held,
+            boolean third) {
+
+        Reading reading() {
+            return new Reading(
+                    levels, points == null ? null : Fraction.parse(points).orElse(null), why);
+        }
+
+        /** Whether it says what the answer is worth. */
+        public boolean isComplete(OpenItem item) {
+            return !held && reading().under(item).markOf(item).state() == State.SCORED;
+        }
+    }
+
+    public ReadTwice {
+        readings = List.copyOf(readings);
+    }
+
+    /** The readings that a mark keeps; of a single reading that one, where it is complete. */
+    public static ReadTwice of(Resolving rule, LedgerMark mark, OpenItem item) {
+        JsonNode kept = mark.reading();
+        if (kept == null) {
+            return new ReadTwice(rule, List.of());
+        }
+        if (kept.has("readings")) {
+            return new ReadTwice(
+                    rule,
+                    kept.get("readings").valueStream().map(ReadTwice::reader).toList());
+        }
+        if (mark.person() == null) {
+            return new ReadTwice(rule, List.of());
+        }
+        ByReader alone = reader(kept, mark.person(), String.valueOf(mark.personName()));
+        return new ReadTwice(rule, alone.isComplete(item) ? List.of(alone) : List.of());
+    }
+
+    /** The same with the rule that the mark was made by; empty where one person's reading counts by itself. */
+    static Optional<ReadTwice> in(LedgerMark mark) {
+        JsonNode kept = mark.reading();
+        if (kept == null || !kept.has("readings")) {
+            return Optional.empty();
+        }
+        String apart = kept.path("apart").asString(null);
+        Resolving rule = new Resolving(
+                Resolving.Way.valueOf(kept.path("way").asString("")), apart == null ? null : Fraction.exactly(apart));
+        return Optional.of(new ReadTwice(
+                rule, kept.get("readings").valueStream().map(ReadTwice::reader).toList()));
+    }
+
+    public Optional<ByReader> by(UUID person, boolean third) {
+        return readings.stream()
+                .filter(r -> r.third() == third && r.person().equals(person))
+                .findFirst();
+    }
+
+    /** Those of others that say what the answer is worth. */
+    public List<ByReader> others(UUID person, OpenItem item) {
+        return readings.stream()
+                .filter(r -> !r.person().equals(person) && r.isComplete(item))
+                .toList();
+    }
+
+    /** With one reader's in place of what they had; a third one stands last. */
+    public ReadTwice with(ByReader one) {
+        List<ByReader> all = new ArrayList<>(readings);
+        int at = by(one.person(), one.third()).map(all::indexOf).orElse(-1);
+        if (at >= 0) {
+            all.set(at, one);
+        } else {
+            all.add(one);
+        }
+        all.sort((a, b) -> Boolean.compare(a.third(), b.third()));
+        return new ReadTwice(rule, all);
+    }
+
+    /** What they come to. */
+    public Mark markOf(OpenItem item) {
+        return rule.of(
+                item,
+                readings.stream()
+                        .filter(r -> r.isComplete(item))
+                        .map(r -> r.reading().under(item))
+                        .toList());
+    }
+
+    /** Whether two complete readings wait for a third. */
+    public boolean isApart(OpenItem item) {
+        return readings.stream().filter(r -> r.isComplete(item)).count() == 2
+                && markOf(item).state() == State.READ;
+    }
+
+    /** As the mark keeps it, with the words of one of them as those of the mark itself. */
+    public JsonNode kept(ByReader last) {
+        Map<String, Object> kept = plain(last);
+        kept.put("comment", String.join("\n\n", comments()));
+        kept.put("readings", readings.stream().map(ReadTwice::whole).toList());
+        kept.put("way", rule.way().name());
+        if (rule.apart() != null) {
+            kept.put("apart", rule.apart().toExact());
+        }
+        return JsonColumn.node(kept);
+    }
+
+    private List<String> comments() {
+        return readings.stream()
+                .map(r -> r.comment().strip())
+                .filter(c -> !c.isEmpty())
+                .distinct()
+                .toList();
+    }
+
+    private static Map<String, Object> whole(ByReader r) {
+        Map<String, Object> whole = plain(r);
+        whole.put("person", r.person().toString());
+        whole.put("name", r.name());
+        whole.put("third", r.third());
+        return whole;
+    }
+
+    private static Map<String, Object> plain(ByReader r) {
+        Map<String, Object> plain = new LinkedHashMap<>();
+        plain.put("levels", r.levels());
+        if (r.points() != null) {
+            plain.put("points", r.points());
+            plain.put("why", r.why());
+        }
+        plain.put("comment", r.comment());
+        plain.put("note", r.note());
+        plain.put("held", r.held());
+        return plain;
+    }
+
+    private static ByReader reader(JsonNode node) {
+        return reader(
+                node,
+                UUID.fromString(node.path("person").asString("")),
+                node.path("name").asString(""));
+    }
+
+    private static ByReader reader(JsonNode node, UUID person, String name) {
+        Map<String, String> levels = new LinkedHashMap<>();
+        JsonNode chosen = node.path("levels");
+        chosen.propertyNames().forEach(c -> levels.put(c, chosen.path(c).asString("")));
+        return new ByReader(
+                person,
+                name,
+                levels,
+                node.hasNonNull("points") ? node.get("points").stringValue() : null,
+                node.path("why").asString(""),
+                node.path("comment").asString(""),
+                node.path("note").asString(""),
+                node.path("held").asBoolean(false),
+                node.path("third").asBoolean(false));
+    }
+}
