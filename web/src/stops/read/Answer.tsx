@@ -59,6 +59,7 @@ export function Answer({
         <StripOfAnswers answers={view.answers} from={view.from} at={at} onGo={onGo} />
         <span className="text-small text-soft" aria-live="polite">
           {t("{{n}} of {{all}} read", { n: question.answers - question.unread, all: question.answers })} ·{" "}
+          {question.second && <>{t("{{count}} wait for you", { count: question.mine })} · </>}
           {isNarrowed(pile) && <>{t("{{count}} are shown", { count: view.found })} · </>}
           {view.found > view.answers.length && (
             <>

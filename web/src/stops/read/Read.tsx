@@ -211,7 +211,7 @@ function Reader({
       (i) => i !== from && view.answers[i] && unread(view.answers[i]) && !view.answers[i].held,
     );
     const left = view.answers.filter((a, i) => i !== from && unread(a)).length;
-    if (found === undefined && question.unread - left > (unread(answer) ? 1 : 0)) {
+    if (found === undefined && question.mine - left > (unread(answer) ? 1 : 0)) {
       // The next unread is not on this page.
       onFrom(null);
       void client.invalidateQueries({ queryKey: ["readings", assessment] });

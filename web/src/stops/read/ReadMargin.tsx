@@ -8,6 +8,7 @@ import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
 import { points } from "../../text/figures";
+import { CommentField } from "./comments/CommentField";
 import { type Change, withLevel } from "./reading";
 
 /** The rubric with a digit for each level, a comment for the student, a private note. */
@@ -72,18 +73,10 @@ export function ReadMargin({
       )}
       <Trouble error={error} />
       {theirs && <Theirs question={question} theirs={theirs} onTheirs={onTheirs} onMine={onMine} />}
-      <Area
-        id="comment"
-        label={
-          <>
-            {t("Comment for the student")} <Kbd>/</Kbd>
-          </>
-        }
+      <CommentField
         value={change.comment}
-        rows={3}
         onKeyDown={saveOnEnter}
-        onChange={(e) => onChange({ ...change, comment: e.target.value })}
-        className="mb-3"
+        onChange={(comment) => onChange({ ...change, comment })}
       />
       <Area
         id="private-note"

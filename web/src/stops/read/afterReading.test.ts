@@ -7,8 +7,8 @@ const answer = (name: string, state: string) =>
 const view = {
   item: "q5",
   questions: [
-    { item: "q5", unread: 2 },
-    { item: "q6", unread: 7 },
+    { item: "q5", unread: 2, mine: 2 },
+    { item: "q6", unread: 7, mine: 7 },
   ],
   answers: [answer("a", "read"), answer("b", "read"), answer("c", "scored")],
 } as unknown as Schemas["ReadView"];
@@ -28,5 +28,8 @@ describe("the page after an answer was read", () => {
     const blind = { ...answer("a", "scored"), second: { blind: true } } as Schemas["ReadAnswer"];
     expect(unread(blind)).toBe(true);
     expect(unread({ ...blind, mark: { state: "read" }, second: { blind: false } } as never)).toBe(false);
+    const first = { ...answer("a", "read"), second: { blind: false, decided: false } } as never;
+    const after = afterReading(view, first).questions[0];
+    expect([after?.unread, after?.mine]).toEqual([2, 1]);
   });
 });

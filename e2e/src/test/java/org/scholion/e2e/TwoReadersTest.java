@@ -63,4 +63,24 @@ class TwoReadersTest {
                     .isEqualTo("0");
         }
     }
+
+    @Test
+    void a_comment_is_kept_found_by_a_slash_and_names_the_student_only_to_the_student(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Kept by slash", "A")
+                .sits("Noor Haddix", null, null, null, "Because.")
+                .sits("Lotte Marrin", null, null, null, "Because not.");
+        try (Browser aud = new Browser(school.address(), 1280, 1000)) {
+            aud.signIn("Aud Meller").open("/a/" + lesson.id + "/read").sees("Private note");
+            aud.press("/").keys("Quite so, {given name}: read on.").clickButton("Keep this comment");
+            aud.sees("This comment is kept.").press("1", "1", Keys.ENTER).sees("1 of 2 unread");
+            aud.press("/").keys("/quite re").sees("Quite so, {given name}: read on.");
+            aud.isAccessible("Read, comments found").keys(Keys.ENTER);
+            aud.hasValue("Comment for the student /", "Quite so, {given name}: read on.");
+            aud.press("1", "0").sees("Saved.").open("/a/" + lesson.id + "/hand-back");
+            aud.sees("Quite so, Lotte: read on.")
+                    .press("]")
+                    .sees("Quite so, Noor: read on.")
+                    .hasNoErrors();
+        }
+    }
 }

@@ -57,6 +57,8 @@ class AccessTest {
             "GET /api/bank/near",
             "GET /api/bank/folders",
             "POST /api/bank/folders",
+            "GET /api/comments",
+            "POST /api/comments",
             "GET /api/rubrics",
             "POST /api/rubrics",
             "GET /api/rubrics/removed",
@@ -172,6 +174,11 @@ class AccessTest {
         ids.put(
                 "rubric",
                 db.sql("select id from rubric order by changed_at limit 1")
+                        .query(String.class)
+                        .single());
+        ids.put(
+                "comment",
+                db.sql("select id from kept_comment order by id limit 1")
                         .query(String.class)
                         .single());
         ids.put(

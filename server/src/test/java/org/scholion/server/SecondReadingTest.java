@@ -125,14 +125,14 @@ class SecondReadingTest {
         assertThat(points(lesson)).isEqualTo("5");
         reads(lesson, lesson.teacher, mine, "0", "1", false).isRefused(409);
         JsonNode question = view(lesson, second, "").get("questions").get(0);
+        assertThat(question.get("mine").intValue()).isEqualTo(1);
         assertThat(question.get("unread").intValue()).isEqualTo(1);
         reads(lesson, lesson.teacher, "Because of the moon.", "0", "0");
-        assertThat(view(lesson, lesson.teacher, "")
-                        .get("questions")
-                        .get(0)
-                        .get("unread")
-                        .intValue())
-                .isZero();
+        JsonNode left = view(lesson, lesson.teacher, "").get("questions").get(0);
+        assertThat(left.get("mine").intValue()).isZero();
+        assertThat(left.get("unread").intValue())
+                .as("it waits for the second reader, as the Desk says")
+                .isEqualTo(1);
         assertThat(view(lesson, second, "&show=UNREAD").get("found").intValue()).isEqualTo(1);
     }
 
@@ -236,11 +236,7 @@ class SecondReadingTest {
         plan(lesson, 100, "HIGHER", null).ok();
         assertThat(points(lesson)).isEqualTo("5");
         Visitor second = reader(school, lesson);
-        assertThat(view(lesson, second, "")
-                        .get("questions")
-                        .get(0)
-                        .get("unread")
-                        .intValue())
+        assertThat(view(lesson, second, "").get("questions").get(0).get("mine").intValue())
                 .isEqualTo(1);
         reads(lesson, second, "The level falls.", "0", "0");
         assertThat(points(lesson)).as("the higher one").isEqualTo("5");

@@ -54,6 +54,7 @@ class Demo implements ApplicationRunner {
     private final DemoKeys keys;
     private final DemoUnits units;
     private final DemoGuests guests;
+    private final DemoReadings twice;
     private final Editions editions;
     private final SchoolClock clock;
     private final TransactionTemplate transaction;
@@ -75,6 +76,7 @@ class Demo implements ApplicationRunner {
             DemoKeys keys,
             DemoUnits units,
             DemoGuests guests,
+            DemoReadings twice,
             Editions editions,
             SchoolClock clock,
             TransactionTemplate transaction,
@@ -91,6 +93,7 @@ class Demo implements ApplicationRunner {
         this.keys = keys;
         this.units = units;
         this.guests = guests;
+        this.twice = twice;
         this.editions = editions;
         this.clock = clock;
         this.transaction = transaction;
@@ -165,6 +168,10 @@ class Demo implements ApplicationRunner {
         sit(school, id, "ropework", "C", at, 24);
         settleAll(school, id, at.plus(Duration.ofHours(2)));
         readSome(school, id, "ropework", "C", at.plus(Duration.ofHours(4)), 17);
+        clock.at(at.plus(Duration.ofHours(9)), () -> {
+            twice.keepComments(school);
+            twice.second(school, id, "C", openItems("ropework").get(0), this::forget);
+        });
     }
 
     /** Doubts to settle and answers to read; section A is a day ahead. */

@@ -170,7 +170,7 @@ public class ResultPage {
                 asSeen.asked(),
                 sees.answers() ? Told.in(asSeen, Attempts.answer(asSeen, responses)) : null,
                 sees.marks() && mark != null ? mark(item, mark, sees) : null,
-                sees.notes() && mark != null ? said(mark) : "",
+                sees.notes() && mark != null ? Placeholders.filled(said(mark), attempt) : "",
                 sees.keys() ? RightAnswer.inWords(item).orElse(null) : null,
                 sees.score() || sees.marks() ? counts.of(item) : null,
                 sees.notes() ? feedback(edition, item, mark) : null);

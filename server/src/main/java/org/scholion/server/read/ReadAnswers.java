@@ -81,14 +81,15 @@ class ReadAnswers {
         boolean isMade = first.or(() -> third).filter(r -> r.isComplete(item)).isPresent();
         List<Readings.OtherReading> others = isMade ? others(me, item, twice) : List.of();
         boolean apart = isMade && twice.isApart(item);
-        // What others made of it is not told before: neither their points nor whether they have read it.
+        // What others made of it is not told before.
         LedgerMark told = isMade ? m : m.of(Mark.unread(Reason.of(Reason.Code.OPEN_WAITS)));
         Readings.SecondView second = new Readings.SecondView(
                 !isMade,
                 others,
                 third.isPresent(),
                 apart,
-                isMade ? Words.english(m.mark().reason()) : "");
+                isMade ? Words.english(m.mark().reason()) : "",
+                !m.mark().state().isUndecided());
         return alone.of(
                 MarkView.of(item, told).withoutTime(),
                 mine == null

@@ -96,7 +96,12 @@ public class Readings {
     public record CriterionView(
             String id, String title, String weight, List<String> standards, List<LevelView> levels) {}
 
-    /** An open question. */
+    /**
+     * An open question.
+     *
+     * @param unread how many answers wait until they are decided; {@code mine} how many wait for this reader, which is
+     *     another number where two read
+     */
     public record OpenQuestion(
             String item,
             int number,
@@ -105,6 +110,7 @@ public class Readings {
             List<CriterionView> criteria,
             @Nullable Integer maxWords,
             int unread,
+            int mine,
             int answers,
             SecondReadings.@Nullable SecondPlan second) {}
 
@@ -123,8 +129,10 @@ public class Readings {
      * @param third whether the own one decides between two that lie apart
      * @param apart whether two lie apart and wait for a third
      * @param counts what counts, in words; empty while it is blind
+     * @param decided whether it has been read as often as it has to be
      */
-    public record SecondView(boolean blind, List<OtherReading> others, boolean third, boolean apart, String counts) {}
+    public record SecondView(
+            boolean blind, List<OtherReading> others, boolean third, boolean apart, String counts, boolean decided) {}
 
     /**
      * An answer to be read.
@@ -245,12 +253,13 @@ public class Readings {
         for (OpenItem one : open) {
             SecondReadingRow second = twice.get(one.id());
             List<Given> answers = given.getOrDefault(one.id(), List.of());
+            int unread = count(answers);
             if (second != null) {
                 answers = forReader(me, one, second, answers);
                 given.put(one.id(), answers);
             }
-            int unread = (int) answers.stream().filter(Given::unread).count();
-            questions.add(question(paper.edition(), one, unread, answers.size(), SecondReadings.view(second)));
+            questions.add(question(
+                    paper.edition(), one, unread, count(answers), answers.size(), SecondReadings.view(second)));
         }
         OpenItem looked = open.stream()
                 .filter(o -> o.id().equals(looking.item()))
@@ -271,6 +280,10 @@ public class Readings {
 
     /** An answer to an open question. */
     record Given(Attempt attempt, boolean unread) {}
+
+    private static int count(List<Given> answers) {
+        return (int) answers.stream().filter(Given::unread).count();
+    }
 
     /** Of those that are read twice each waits for every reader by itself. */
     private List<Given> forReader(Me me, OpenItem item, SecondReadingRow second, List<Given> answers) {
@@ -299,7 +312,7 @@ public class Readings {
     /** Without a choice the first question with something unread, else the first with something to see. */
     private static Optional<OpenItem> first(List<OpenItem> open, List<OpenQuestion> questions) {
         return IntStream.range(0, open.size())
-                .filter(i -> questions.get(i).unread() > 0)
+                .filter(i -> questions.get(i).mine() > 0)
                 .mapToObj(open::get)
                 .findFirst()
                 .or(() -> IntStream.range(0, open.size())
@@ -360,7 +373,12 @@ public class Readings {
     }
 
     private static OpenQuestion question(
-            Edition edition, OpenItem item, int unread, int answers, SecondReadings.@Nullable SecondPlan second) {
+            Edition edition,
+            OpenItem item,
+            int unread,
+            int mine,
+            int answers,
+            SecondReadings.@Nullable SecondPlan second) {
         return new OpenQuestion(
                 item.id(),
                 edition.numberOf(item.id()),
@@ -369,6 +387,7 @@ public class Readings {
                 item.criteria().stream().map(Readings::criterion).toList(),
                 item.maxWords(),
                 unread,
+                mine,
                 answers,
                 second);
     }

@@ -24,7 +24,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Open questions whose answers are read by two people, each without seeing the other's reading before the own is made. */
 @Service
-class SecondReadings {
+public class SecondReadings {
     private final EntityManager entities;
     private final Access access;
     private final Editions editions;
@@ -43,7 +43,7 @@ class SecondReadings {
      * @param share of a hundred answers so many; 0 for none
      * @param apart in points; only where a third reading decides
      */
-    record SecondPlan(
+    public record SecondPlan(
             int share, Resolving.Way way, @Nullable String apart) {}
 
     /** The questions of an assessment that are read twice, by item. */

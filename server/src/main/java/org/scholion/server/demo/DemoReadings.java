@@ -1,0 +1,78 @@
+package org.scholion.server.demo;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.scholion.core.rubric.Resolving;
+import org.scholion.server.platform.Me;
+import org.scholion.server.read.KeptComments;
+import org.scholion.server.read.Readings;
+import org.scholion.server.read.SecondReadings;
+import org.springframework.stereotype.Component;
+
+/** A colleague reads some of the demo's answers a second time, and a reader keeps what she says often. */
+@Component
+class DemoReadings {
+    private static final int SECOND = 8;
+    private static final List<String> OFTEN = List.of(
+            "Well ordered, {given name}: each step has its reason.",
+            "Say why, and not only what.",
+            "Why astern? Look again at the drawing of the berth.",
+            "Name the line before you let it go.");
+
+    private final Readings readings;
+    private final SecondReadings seconds;
+    private final KeptComments comments;
+
+    DemoReadings(Readings readings, SecondReadings seconds, KeptComments comments) {
+        this.readings = readings;
+        this.seconds = seconds;
+        this.comments = comments;
+    }
+
+    void keepComments(DemoSchool.School school) {
+        OFTEN.forEach(text -> comments.keep(school.aud(), text));
+    }
+
+    /** Halvard reads what Aud has read; the first reading counts, so that the second one only says how far they agree. */
+    void second(DemoSchool.School school, UUID assessment, String section, String item, Runnable before) {
+        seconds.plan(school.aud(), assessment, item, new SecondReadings.SecondPlan(100, Resolving.Way.FIRST, null));
+        Set<String> read = new HashSet<>();
+        answers(school.aud(), school, assessment, section, item).answers().stream()
+                .filter(a -> a.second() != null && !a.second().blind())
+                .forEach(a -> read.add(a.text()));
+        Readings.ReadView view = answers(school.halvard(), school, assessment, section, item);
+        Readings.OpenQuestion question = view.questions().stream()
+                .filter(q -> q.item().equals(item))
+                .findFirst()
+                .orElseThrow();
+        List<Readings.ReadAnswer> some = view.answers().stream()
+                .filter(a -> read.contains(a.text()))
+                .limit(SECOND)
+                .toList();
+        for (int i = 0; i < some.size(); i++) {
+            before.run();
+            Readings.ReadingChange change = new Readings.ReadingChange(
+                    levels(question, i), null, null, "", "", false, some.get(i).saw(), null);
+            readings.save(school.halvard(), assessment, some.get(i).answer(), item, change, false);
+        }
+    }
+
+    private Readings.ReadView answers(Me who, DemoSchool.School school, UUID assessment, String section, String item) {
+        return readings.of(who, assessment, school.section(section), item, false);
+    }
+
+    /** The level in the middle, now and then the highest. */
+    private static Map<String, String> levels(Readings.OpenQuestion question, int place) {
+        Map<String, String> levels = new HashMap<>();
+        for (Readings.CriterionView c : question.criteria()) {
+            int last = c.levels().size() - 1;
+            int at = (place + c.title().length()) % 3 == 0 ? last / 2 : last;
+            levels.put(c.id(), c.levels().get(at).id());
+        }
+        return levels;
+    }
+}

@@ -1,0 +1,56 @@
+package org.scholion.server.read;
+
+import java.util.List;
+import java.util.UUID;
+import org.scholion.server.platform.Me;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/comments")
+class KeptCommentController {
+    private final KeptComments comments;
+
+    KeptCommentController(KeptComments comments) {
+        this.comments = comments;
+    }
+
+    record CommentWords(String text) {}
+
+    @GetMapping
+    List<KeptComments.CommentLine> list(@AuthenticationPrincipal Me me) {
+        return comments.of(me);
+    }
+
+    @PostMapping
+    KeptComments.CommentLine keep(@AuthenticationPrincipal Me me, @RequestBody CommentWords words) {
+        return comments.keep(me, words.text());
+    }
+
+    @PutMapping("/{comment}")
+    KeptComments.CommentLine change(
+            @AuthenticationPrincipal Me me, @PathVariable UUID comment, @RequestBody CommentWords words) {
+        return comments.change(me, comment, words.text());
+    }
+
+    @PostMapping("/{comment}/used")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void used(@AuthenticationPrincipal Me me, @PathVariable UUID comment) {
+        comments.used(me, comment);
+    }
+
+    @DeleteMapping("/{comment}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void remove(@AuthenticationPrincipal Me me, @PathVariable UUID comment) {
+        comments.remove(me, comment);
+    }
+}
