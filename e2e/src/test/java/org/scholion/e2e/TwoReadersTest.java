@@ -77,9 +77,9 @@ class TwoReadersTest {
             aud.isAccessible("Read, comments found").keys(Keys.ENTER);
             aud.hasValue("Comment for the student /", "Quite so, {given name}: read on.");
             aud.press("1", "0").sees("Saved.").open("/a/" + lesson.id + "/hand-back");
-            aud.sees("Quite so, Lotte: read on.")
+            aud.sees("Quite so, Noor: read on.")
                     .press("]")
-                    .sees("Quite so, Noor: read on.")
+                    .sees("Quite so, Lotte: read on.")
                     .hasNoErrors();
         }
     }

@@ -34,11 +34,15 @@ public record AnswerView(Laid.Shape shape, List<AnswerPiece> pieces) {
         MathNames names = names(item);
         List<AnswerPiece> pieces = new ArrayList<>();
         for (Laid.Piece p : laid.pieces()) {
-            boolean formula = names != null && p.said().length() <= LONGEST;
-            String latex = formula ? Latex.of(p.said(), names).orElse(null) : null;
-            pieces.add(new AnswerPiece(p.at(), p.said(), p.filled(), latex));
+            pieces.add(new AnswerPiece(p.at(), p.said(), p.filled(), latex(p.said(), names)));
         }
         return new AnswerView(laid.shape(), pieces);
+    }
+
+    private static @Nullable String latex(String line, @Nullable MathNames names) {
+        return names == null || line.length() > LONGEST
+                ? null
+                : Latex.of(line, names).orElse(null);
     }
 
     private static @Nullable MathNames names(Item item) {
