@@ -125,7 +125,7 @@ function HowFarTheyAgree({
             <th scope="col" className="font-normal">
               {t("same")}
             </th>
-            <th scope="col" className="font-normal">
+            <th scope="col" className="pr-2 font-normal">
               {t("one beside")}
             </th>
             <th scope="col" className="font-normal">
@@ -144,7 +144,7 @@ function HowFarTheyAgree({
                     ` · ${t("{{who}} gives {{by}} points less", { who: a.stricter, by: points(a.by) })}`}
                 </span>
               </th>
-              <td>{t("{{n}} of {{all}}", { n: a.same, all: a.n })}</td>
+              <td className="pr-2 whitespace-nowrap">{t("{{n}} of {{all}}", { n: a.same, all: a.n })}</td>
               <td>{a.near - a.same}</td>
               <td>{a.kappa ?? "–"}</td>
             </tr>

@@ -10,6 +10,8 @@ describe("a comment that is searched by a slash", () => {
   it("is not searched within a word, after a slash alone, or on another line", () => {
     expect(slashAt("and/or", 6)).toBeNull();
     expect(slashAt("1 / 2", 5)).toBeNull();
+    expect(slashAt("1/2", 3)).toBeNull();
+    expect(slashAt("https://a", 9)).toBeNull();
     expect(slashAt("/why\nnot", 8)).toBeNull();
   });
 
@@ -17,6 +19,11 @@ describe("a comment that is searched by a slash", () => {
     const text = "Good. /why then";
     const slash = slashAt(text, 10);
     expect(slash && withComment(text, slash, "Why astern?")).toBe("Good. Why astern? then");
+  });
+
+  it("is searched right after a sentence as well, and stands apart from it", () => {
+    const slash = slashAt("Good./why", 9);
+    expect(slash && withComment("Good./why", slash, "Why?")).toBe("Good. Why?");
   });
 
   it("has all words that were typed", () => {

@@ -1,10 +1,10 @@
 /** A word that begins with a slash, at which somebody types: from where to where, and what comes after the slash. */
 export type Slash = { from: number; to: number; words: string };
 
-/** Searched are the words after the last slash that stands at the beginning of a word; a new line ends them. */
+/** Searched are the words after the last slash that stands after no letter, digit or address; a new line ends them. */
 export function slashAt(text: string, caret: number): Slash | null {
   const before = text.slice(0, caret);
-  const found = before.match(/(?:^|\s)\/([^/\n]{0,60})$/);
+  const found = before.match(/(?:^|[^\p{L}\p{N}:/])\/([^/\n]{0,60})$/u);
   const words = found?.[1];
   return words === undefined || /^\s/.test(words)
     ? null
@@ -17,6 +17,9 @@ export function fitting<C extends { text: string }>(comments: C[], words: string
   return comments.filter((c) => wanted.every((w) => c.text.toLowerCase().includes(w)));
 }
 
-/** The text with a comment in place of what was searched. */
-export const withComment = (text: string, slash: Slash, comment: string): string =>
-  text.slice(0, slash.from) + comment + text.slice(slash.to);
+/** The text with a comment in place of what was searched, and a space before it where a sentence ends there. */
+export function withComment(text: string, slash: Slash, comment: string): string {
+  const before = text.slice(0, slash.from);
+  const space = /\S$/.test(before) ? " " : "";
+  return before + space + comment + text.slice(slash.to);
+}

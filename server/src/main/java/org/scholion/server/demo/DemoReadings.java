@@ -40,29 +40,29 @@ class DemoReadings {
     /** Halvard reads what Aud has read; the first reading counts, so that the second one only says how far they agree. */
     void second(DemoSchool.School school, UUID assessment, String section, String item, Runnable before) {
         seconds.plan(school.aud(), assessment, item, new SecondReadings.SecondPlan(100, Resolving.Way.FIRST, null));
-        Set<String> read = new HashSet<>();
+        Set<UUID> read = new HashSet<>();
         answers(school.aud(), school, assessment, section, item).answers().stream()
                 .filter(a -> a.second() != null && !a.second().blind())
-                .forEach(a -> read.add(a.text()));
+                .forEach(a -> read.add(a.answer()));
         Readings.ReadView view = answers(school.halvard(), school, assessment, section, item);
         Readings.OpenQuestion question = view.questions().stream()
                 .filter(q -> q.item().equals(item))
                 .findFirst()
                 .orElseThrow();
         List<Readings.ReadAnswer> some = view.answers().stream()
-                .filter(a -> read.contains(a.text()))
+                .filter(a -> read.contains(a.answer()))
                 .limit(SECOND)
                 .toList();
         for (int i = 0; i < some.size(); i++) {
             before.run();
             Readings.ReadingChange change = new Readings.ReadingChange(
                     levels(question, i), null, null, "", "", false, some.get(i).saw(), null);
-            readings.save(school.halvard(), assessment, some.get(i).answer(), item, change, false);
+            readings.save(school.halvard(), assessment, some.get(i).answer(), item, change, true);
         }
     }
 
     private Readings.ReadView answers(Me who, DemoSchool.School school, UUID assessment, String section, String item) {
-        return readings.of(who, assessment, school.section(section), item, false);
+        return readings.of(who, assessment, school.section(section), item, true);
     }
 
     /** The level in the middle, now and then the highest. */
