@@ -112,7 +112,7 @@ class AllRoutesTest {
 
     private static void walk(Browser browser, int narrow, String... routes) {
         for (String route : routes) {
-            browser.resized(1280, 800).open(route).pause();
+            browser.resized(1280, 800).open(route).isThere().pause();
             inBothLights(browser, route);
             browser.resized(narrow, 640);
             inBothLights(browser, route + " at " + narrow + " px");

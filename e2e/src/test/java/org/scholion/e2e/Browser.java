@@ -121,6 +121,14 @@ final class Browser implements AutoCloseable {
         return this;
     }
 
+    /** Waits until the page, whichever, is there instead of the wait for it. */
+    Browser isThere() {
+        waitUntil(
+                () -> !driver.findElements(By.tagName("main")).isEmpty() && !text().contains("Loading…"),
+                "a page in place of the wait for it");
+        return this;
+    }
+
     /** Waits until something is said to whoever listens. */
     Browser announces(String text) {
         waitUntil(
