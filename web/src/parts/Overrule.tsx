@@ -21,7 +21,7 @@ export function Overrule({ attempt, item, number }: { attempt: string; item: str
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger asChild>
         <TextButton
-          className="text-small"
+          className="min-h-6 text-small"
           aria-label={t("Overrule the mark of question {{n}}", { n: number })}
         >
           {t("Overrule")}
