@@ -62,11 +62,6 @@ public record LedgerMark(
         return new LedgerMark(attempt, item, 0, other, under, person, personName, reading, when, null);
     }
 
-    /** The same with another worth, for whoever is not to know this one. */
-    public LedgerMark of(Mark other) {
-        return new LedgerMark(attempt, item, seq, other, edition, null, null, null, at, null);
-    }
-
     /** The same decision about another attempt that says the same. */
     LedgerMark of(UUID other, int under, Instant when) {
         return new LedgerMark(other, item, 0, mark, under, person, personName, reading, when, null);

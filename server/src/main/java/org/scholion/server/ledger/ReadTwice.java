@@ -4,11 +4,13 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.OpenItem;
 import org.scholion.core.number.Fraction;
+import org.scholion.core.reason.Reason;
 import org.scholion.core.rubric.Reading;
 import org.scholion.core.rubric.Resolving;
 import org.scholion.core.score.Mark;
@@ -61,9 +63,7 @@ public record ReadTwice(Resolving rule, List<ByReader> readings) {
             return new ReadTwice(rule, List.of());
         }
         if (kept.has("readings")) {
-            return new ReadTwice(
-                    rule,
-                    kept.get("readings").valueStream().map(ReadTwice::reader).toList());
+            return new ReadTwice(rule, readers(kept));
         }
         if (mark.person() == null) {
             return new ReadTwice(rule, List.of());
@@ -81,8 +81,11 @@ public record ReadTwice(Resolving rule, List<ByReader> readings) {
         String apart = kept.path("apart").asString(null);
         Resolving rule = new Resolving(
                 Resolving.Way.valueOf(kept.path("way").asString("")), apart == null ? null : Fraction.exactly(apart));
-        return Optional.of(new ReadTwice(
-                rule, kept.get("readings").valueStream().map(ReadTwice::reader).toList()));
+        return Optional.of(new ReadTwice(rule, readers(kept)));
+    }
+
+    private static List<ByReader> readers(JsonNode kept) {
+        return kept.get("readings").valueStream().map(ReadTwice::reader).toList();
     }
 
     public Optional<ByReader> by(UUID person, boolean third) {
@@ -125,6 +128,45 @@ public record ReadTwice(Resolving rule, List<ByReader> readings) {
     public boolean isApart(OpenItem item) {
         return readings.stream().filter(r -> r.isComplete(item)).count() == 2
                 && markOf(item).state() == State.READ;
+    }
+
+    /** Whether two readers chose differently. */
+    public boolean differ(OpenItem item) {
+        List<ByReader> complete =
+                readings.stream().filter(r -> r.isComplete(item)).toList();
+        return complete.stream()
+                .anyMatch(r -> !r.levels().equals(complete.get(0).levels())
+                        || !Objects.equals(r.points(), complete.get(0).points()));
+    }
+
+    /** What one reader has to say: a third reading that is theirs, or else their own one. */
+    public Optional<ByReader> of(UUID person) {
+        return by(person, true).or(() -> by(person, false));
+    }
+
+    /** Whether a reader has made their own reading, after which they see the others'. */
+    public boolean isMadeBy(UUID person, OpenItem item) {
+        return by(person, false)
+                .or(() -> by(person, true))
+                .filter(r -> r.isComplete(item))
+                .isPresent();
+    }
+
+    /** The mark as one reader sees it: with their own reading, and before that is made with nothing of the others'. */
+    public LedgerMark seenBy(UUID person, LedgerMark m, OpenItem item) {
+        JsonNode own = of(person).map(r -> JsonColumn.node(plain(r))).orElse(null);
+        boolean made = isMadeBy(person, item);
+        return new LedgerMark(
+                m.attempt(),
+                m.item(),
+                m.seq(),
+                made ? m.mark() : Mark.unread(Reason.of(Reason.Code.OPEN_WAITS)),
+                m.edition(),
+                made ? m.person() : null,
+                made ? m.personName() : null,
+                own,
+                m.at(),
+                made ? m.takenBack() : null);
     }
 
     /** As the mark keeps it, with the words of one of them as those of the mark itself. */

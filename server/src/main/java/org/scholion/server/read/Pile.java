@@ -17,6 +17,7 @@ import org.scholion.server.ledger.Attempts;
 import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.LedgerMark;
 import org.scholion.server.ledger.ReadTwice;
+import org.scholion.server.platform.Me;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 
@@ -58,37 +59,40 @@ class Pile {
      */
     record Choice(Order order, Show show, @Nullable String level) {}
 
+    /** @param second set where two read the question: by what they chose each reader finds only what is their own */
     List<Readings.Given> of(
-            OpenItem item, List<Readings.Given> usual, Choice choice, @Nullable SecondReadingRow second) {
-        return ordered(item, shown(item, usual, choice, second), choice.order());
+            Me me, OpenItem item, List<Readings.Given> usual, Choice choice, @Nullable SecondReadingRow second) {
+        return ordered(item, shown(me, item, usual, choice, second), choice.order());
     }
 
     private List<Readings.Given> shown(
-            OpenItem item, List<Readings.Given> all, Choice choice, @Nullable SecondReadingRow second) {
+            Me me, OpenItem item, List<Readings.Given> all, Choice choice, @Nullable SecondReadingRow second) {
         List<Readings.Given> some = all;
-        boolean differ = choice.show() == Show.DIFFER;
         if (choice.show() == Show.UNREAD || choice.show() == Show.HELD) {
             some = some.stream().filter(Readings.Given::unread).toList();
         }
         String level = choice.level();
-        if (!differ && choice.show() != Show.HELD && level == null) {
+        if ((choice.show() == Show.ALL || choice.show() == Show.UNREAD) && level == null) {
             return some;
         }
         Map<UUID, Map<String, LedgerMark>> marks = ledger.currentOf(ids(some), Set.of(item.id()));
         Predicate<Readings.Given> fits = given -> {
-            LedgerMark mark = marks.getOrDefault(given.attempt().id(), Map.of()).get(item.id());
-            if (mark == null || differ && !differs(item, given.attempt().id(), mark, second)) {
+            UUID attempt = given.attempt().id();
+            LedgerMark mark = marks.getOrDefault(attempt, Map.of()).get(item.id());
+            if (mark == null) {
                 return false;
             }
-            return (choice.show() != Show.HELD || isHeld(mark)) && (level == null || isAt(mark, level));
+            ReadTwice twice =
+                    second != null && second.isOf(attempt) ? ReadTwice.of(second.rule(), mark, item) : null;
+            LedgerMark own = twice == null ? mark : twice.seenBy(me.id(), mark, item);
+            return switch (choice.show()) {
+                        case DIFFER -> twice != null && twice.differ(item);
+                        case HELD -> isHeld(own);
+                        default -> true;
+                    }
+                    && (level == null || isAt(own, level));
         };
         return some.stream().filter(fits).toList();
-    }
-
-    private static boolean differs(OpenItem item, UUID attempt, LedgerMark mark, @Nullable SecondReadingRow second) {
-        return second != null
-                && second.isOf(attempt)
-                && SecondReadings.differ(item, ReadTwice.of(second.rule(), mark, item));
     }
 
     private static boolean isHeld(LedgerMark mark) {

@@ -2,21 +2,17 @@ package org.scholion.server.read;
 
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
 import org.scholion.core.item.OpenItem;
-import org.scholion.core.reason.Reason;
 import org.scholion.core.reason.Words;
 import org.scholion.core.rubric.Reading;
 import org.scholion.core.rubric.Resolving;
-import org.scholion.core.score.Mark;
 import org.scholion.core.text.WordRuns;
 import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.LedgerMark;
 import org.scholion.server.ledger.MarkView;
 import org.scholion.server.ledger.ReadTwice;
-import org.scholion.server.ledger.ReadTwice.ByReader;
 import org.scholion.server.ledger.Seen;
 import org.scholion.server.platform.JsonColumn;
 import org.scholion.server.platform.Me;
@@ -49,55 +45,40 @@ class ReadAnswers {
             LedgerMark m,
             boolean names,
             @Nullable Resolving rule) {
-        JsonNode reading = m.reading() == null ? JsonColumn.node(Map.of()) : m.reading();
-        Readings.ReadAnswer alone = new Readings.ReadAnswer(
+        ReadTwice twice = rule == null ? null : ReadTwice.of(rule, m, item);
+        LedgerMark own = twice == null ? m : twice.seenBy(me.id(), m, item);
+        JsonNode reading = own.reading() == null ? JsonColumn.node(Map.of()) : own.reading();
+        return new Readings.ReadAnswer(
                 names ? attempt.id() : veil.covered(place(me, item.id()), attempt.id()),
                 names ? attempt.name() : null,
                 answer.shown(),
                 WordRuns.of(answer.shown()).size(),
-                shown(item, m, names),
-                new Reading(m.levels(), null).under(item).levels(),
+                told(item, own, twice == null && (names || own.byPerson())),
+                new Reading(own.levels(), null).under(item).levels(),
                 reading.hasNonNull("points") ? reading.get("points").stringValue() : null,
                 reading.path("why").asString(""),
-                m.comment(),
+                own.comment(),
                 reading.path("note").asString(""),
                 reading.path("held").asBoolean(false),
-                seen.mark(m),
-                null);
-        return rule == null ? alone : withOthers(me, item, m, alone, ReadTwice.of(rule, m, item));
+                twice == null ? seen.mark(m) : saw(me, m, twice),
+                twice == null ? null : second(me, item, m, twice));
     }
 
-    /** When it was handed in tells who wrote it, beside a list of who handed in when. */
-    private static MarkView shown(OpenItem item, LedgerMark m, boolean names) {
+    /** When it was handed in, or read by another, tells more than it should. */
+    private static MarkView told(OpenItem item, LedgerMark m, boolean time) {
         MarkView mark = MarkView.of(item, m);
-        return names || m.byPerson() ? mark : mark.withoutTime();
+        return time ? mark : mark.withoutTime();
     }
 
-    private Readings.ReadAnswer withOthers(
-            Me me, OpenItem item, LedgerMark m, Readings.ReadAnswer alone, ReadTwice twice) {
-        Optional<ByReader> third = twice.by(me.id(), true);
-        Optional<ByReader> first = twice.by(me.id(), false);
-        ByReader mine = third.or(() -> first).orElse(null);
-        boolean isMade = first.or(() -> third).filter(r -> r.isComplete(item)).isPresent();
-        List<Readings.OtherReading> others = isMade ? others(me, item, twice) : List.of();
-        boolean apart = isMade && twice.isApart(item);
-        // What others made of it is not told before.
-        LedgerMark told = isMade ? m : m.of(Mark.unread(Reason.of(Reason.Code.OPEN_WAITS)));
-        Readings.SecondView second = new Readings.SecondView(
-                !isMade,
-                others,
-                third.isPresent(),
-                apart,
-                isMade ? Words.english(m.mark().reason()) : "",
+    private static Readings.SecondView second(Me me, OpenItem item, LedgerMark m, ReadTwice twice) {
+        boolean made = twice.isMadeBy(me.id(), item);
+        return new Readings.SecondView(
+                !made,
+                made ? others(me, item, twice) : List.of(),
+                twice.by(me.id(), true).isPresent(),
+                made && twice.isApart(item),
+                made ? Words.english(m.mark().reason()) : "",
                 !m.mark().state().isUndecided());
-        return alone.of(
-                MarkView.of(item, told).withoutTime(),
-                mine == null
-                        ? Map.of()
-                        : new Reading(mine.levels(), null).under(item).levels(),
-                mine,
-                saw(me, m, twice),
-                second);
     }
 
     private static List<Readings.OtherReading> others(Me me, OpenItem item, ReadTwice twice) {

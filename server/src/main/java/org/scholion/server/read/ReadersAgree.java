@@ -76,7 +76,6 @@ class ReadersAgree {
         ledger.currentOf(some, Set.of(itemId)).values().forEach(marks -> {
             LedgerMark mark = marks.get(itemId);
             List<ByReader> both = mark == null ? List.of() : both(ReadTwice.of(row.rule(), mark, item), item);
-            // Of others' work nothing is told to who has not read it.
             if (both.size() == 2) {
                 pairs.computeIfAbsent(both.stream().map(ByReader::name).toList(), p -> new ArrayList<>())
                         .add(both);

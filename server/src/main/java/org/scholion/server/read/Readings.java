@@ -157,31 +157,7 @@ public class Readings {
             String note,
             boolean held,
             String saw,
-            @Nullable SecondView second) {
-
-        /** The same with one reader's own reading in place of what counts. */
-        ReadAnswer of(
-                MarkView told,
-                Map<String, String> chosen,
-                ReadTwice.@Nullable ByReader mine,
-                String own,
-                SecondView other) {
-            return new ReadAnswer(
-                    answer,
-                    name,
-                    text,
-                    words,
-                    told,
-                    chosen,
-                    mine == null ? null : mine.points(),
-                    mine == null ? "" : mine.why(),
-                    mine == null ? "" : mine.comment(),
-                    mine == null ? "" : mine.note(),
-                    mine != null && mine.held(),
-                    own,
-                    other);
-        }
-    }
+            @Nullable SecondView second) {}
 
     /**
      * What is to be read.
@@ -271,7 +247,7 @@ public class Readings {
         }
         List<Given> usual = inOrder(me, looked, given.getOrDefault(looked.id(), List.of()), looking.names());
         SecondReadingRow second = twice.get(looked.id());
-        List<Given> all = pile.of(looked, usual, looking.choice(), second);
+        List<Given> all = pile.of(me, looked, usual, looking.choice(), second);
         int from = from(all, looking.from());
         List<Given> window = all.subList(from, Math.min(all.size(), from + WINDOW));
         return new ReadView(

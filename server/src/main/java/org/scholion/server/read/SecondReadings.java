@@ -4,7 +4,6 @@ import jakarta.persistence.EntityManager;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -87,16 +86,6 @@ public class SecondReadings {
         }
         int others = twice.others(me.id(), item).size();
         return others < 2 || twice.isApart(item);
-    }
-
-    /** Whether two readers chose differently. */
-    static boolean differ(OpenItem item, ReadTwice twice) {
-        List<ReadTwice.ByReader> complete =
-                twice.readings().stream().filter(r -> r.isComplete(item)).toList();
-        return complete.size() > 1
-                && complete.stream()
-                        .anyMatch(r -> !r.levels().equals(complete.get(0).levels())
-                                || !Objects.equals(r.points(), complete.get(0).points()));
     }
 
     @Transactional
