@@ -10,6 +10,7 @@ import { Area, Field } from "./Field";
 import { GivenAnswer } from "./GivenAnswer";
 import { MarkWithReason } from "./Mark";
 import { Loaded, Trouble } from "./States";
+import { useTyped } from "./typed";
 import { useSettled } from "./useSettled";
 
 type Mark = Schemas["MarkToOverrule"];
@@ -63,8 +64,9 @@ function Form({
   onDone: () => void;
 }) {
   const client = useQueryClient();
-  const [given, setGiven] = useState("");
-  const [why, setWhy] = useState("");
+  const kept = `overrule:${path.path.attempt}:${path.path.item}`;
+  const [given, setGiven] = useTyped(`${kept}:points`, "");
+  const [why, setWhy] = useTyped(`${kept}:why`, "");
   const body = { points: given, why, saw: mark.saw };
   const asked = useSettled(given.trim());
   const preview = useQuery({
@@ -79,7 +81,14 @@ function Form({
     enabled: asked !== "",
     retry: false,
   });
-  const after = { onSuccess: () => client.invalidateQueries().then(onDone), onError: () => void fresh() };
+  const after = {
+    onSuccess: () => {
+      setGiven("");
+      setWhy("");
+      return client.invalidateQueries().then(onDone);
+    },
+    onError: () => void fresh(),
+  };
   const fresh = () => client.invalidateQueries({ queryKey: ["mark", path.path.attempt] });
   const overrule = useMutation({
     mutationFn: () => ok(api.POST("/api/attempts/{attempt}/marks/{item}/overrule", { params: path, body })),

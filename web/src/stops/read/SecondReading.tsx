@@ -62,7 +62,7 @@ export function SecondReading({
           )}
         </MarginPart>
       )}
-      {question.second && <HowFarTheyAgree assessment={assessment} question={question} saw={answer.saw} />}
+      {question.second && <HowFarTheyAgree assessment={assessment} question={question} />}
       {mayPlan && <ReadTwice key={question.item} assessment={assessment} question={question} />}
     </>
   );
@@ -89,19 +89,11 @@ function Other({ question, other }: { question: Question; other: Schemas["OtherR
   );
 }
 
-/** Live: it is asked for again with each reading that is saved. */
-function HowFarTheyAgree({
-  assessment,
-  question,
-  saw,
-}: {
-  assessment: string;
-  question: Question;
-  saw: string;
-}) {
-  const { item } = question;
+/** Live: it is asked for again with each answer that one has read, not with each press. */
+function HowFarTheyAgree({ assessment, question }: { assessment: string; question: Question }) {
+  const { item, mine } = question;
   const agree = useQuery({
-    queryKey: ["agreement", assessment, item, saw],
+    queryKey: ["agreement", assessment, item, mine],
     queryFn: () =>
       ok(
         api.GET("/api/assessments/{assessment}/readings/{item}/agreement", {

@@ -9,7 +9,7 @@ import { t } from "../../text";
 import { pointsInWords } from "../../text/figures";
 import { sectionQuery, useWhere } from "../Assessment";
 import { DecidedRows } from "./DecidedRows";
-import { again, type Choice, type Decision, decisionOf, PLAIN, reachOf } from "./decision";
+import { again, type Choice, type Decision, decisionOf, isWide, PLAIN, reachOf } from "./decision";
 import { GroupRow } from "./GroupRow";
 import { OtherQuestions } from "./OtherQuestions";
 import { SettleMargin } from "./SettleMargin";
@@ -110,6 +110,10 @@ function Doubts({
     setClosing(undefined);
     setChoice(PLAIN);
   };
+  const toQuestion = (which: string) => {
+    clear();
+    onItem(which);
+  };
   const { settle, undoable, takeBack, error, work } = useSettling(assessment, clear);
   const contradicts = (preview.data?.also ?? []).some((a) => a.contradicts !== null);
   const mayConfirm =
@@ -131,11 +135,18 @@ function Doubts({
   }, [wanted, decision, mayConfirm, settle.mutate]);
   const setCredit = (credit: string) => setChoice({ ...choice, credit });
   const decide = (share: string) => (choice.credit === share ? confirm() : setCredit(share));
+  /** A rule made for one group, and that it is wanted in spite of something, goes with this group. */
+  const choose = (which: string) => {
+    setForm(which);
+    if (isWide(choice.reach)) {
+      setChoice({ ...choice, reach: "EXACT", phrase: "", despite: false });
+    }
+  };
   const step = (by: number) => {
     const all = question?.groups ?? [];
     const to = all[(decided ? -1 : all.findIndex((g) => g.form === here?.form)) + by];
     if (to) {
-      setForm(to.form);
+      choose(to.form);
     }
   };
   const toggle = (which: string) => {
@@ -143,10 +154,13 @@ function Doubts({
     next.delete(which) || next.add(which);
     setTogether(next);
     setClosing(undefined);
+    setChoice({ ...choice, despite: false });
   };
   const close = () => {
     if (question && question.waiting > 0) {
-      onMore(true);
+      if (!isClosing) {
+        onMore(true);
+      }
       setForm(undefined);
       setClosing(isClosing ? undefined : question.item);
       setChoice({ ...PLAIN, credit: isClosing ? "1" : "0" });
@@ -207,7 +221,7 @@ function Doubts({
                 here={!decided && g.form === here?.form}
                 together={isClosing || together.has(g.form)}
                 credit={choice.credit}
-                onChoose={() => setForm(g.form)}
+                onChoose={() => choose(g.form)}
                 onTogether={() => toggle(g.form)}
                 onDecide={decide}
               />
@@ -223,16 +237,16 @@ function Doubts({
           {question.waiting === 0 && (
             <p className="border-b border-rule px-6 py-4 text-soft">{t("No doubts are left here.")}</p>
           )}
-          <DecidedRows groups={question.decided} here={decided?.form} onChoose={setForm} />
+          <DecidedRows groups={question.decided} here={decided?.form} onChoose={choose} />
           <OtherQuestions
             title={t("Other questions with doubts")}
             questions={view.questions.filter((q) => q !== question && q.waiting > 0)}
-            onChoose={onItem}
+            onChoose={toQuestion}
           />
           <OtherQuestions
             title={t("Questions decided in Settle")}
             questions={view.questions.filter((q) => q !== question && q.waiting === 0)}
-            onChoose={onItem}
+            onChoose={toQuestion}
           />
         </>
       )}

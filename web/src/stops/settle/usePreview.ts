@@ -7,6 +7,9 @@ import { type Decision, decisionOf, type Group, PLAIN } from "./decision";
 /** So many of the next groups have their effect fetched ahead. */
 const AHEAD = 3;
 
+/** Where one takes longer, so many answers are scored for it that none is asked for without need. */
+const SLOW_MS = 300;
+
 const query = (assessment: string, decision: Decision) => ({
   queryKey: ["assessment", assessment, "doubt-preview", { ...decision, note: null, despite: null }],
   queryFn: () =>
@@ -52,8 +55,12 @@ export function usePreview(
     void (async () => {
       // One after the other: what a person asks for meanwhile does not wait for them.
       for (const one of ahead) {
+        const begun = performance.now();
         if (!stopped) {
           await client.prefetchQuery(query(assessment, one));
+        }
+        if (performance.now() - begun > SLOW_MS) {
+          return;
         }
       }
     })();

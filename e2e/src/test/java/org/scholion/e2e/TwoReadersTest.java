@@ -54,6 +54,9 @@ class TwoReadersTest {
             aud.clickLabelled("Overrule the mark of question 1").sees("At neaps");
             aud.type("Points from 0 to 1", "0.5").sees("1 student goes up");
             aud.type("Why, also for the student where comments are seen", "You drew it right.");
+            aud.open("/a/" + lesson.id + "/hand-back").clickLabelled("Overrule the mark of question 1");
+            aud.hasValue("Why, also for the student where comments are seen", "You drew it right.");
+            aud.sees("1 student goes up");
             aud.isAccessible("Overrule").clickButton("Overrule this mark").sees("You drew it right.");
             assertThat(lesson.mark("Noor Haddix", "q1").get("points").stringValue())
                     .isEqualTo("0.5");

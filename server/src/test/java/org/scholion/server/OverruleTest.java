@@ -12,6 +12,7 @@ import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.Visitor;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 @ExtendWith(Scholion.class)
 class OverruleTest {
@@ -109,5 +110,51 @@ class OverruleTest {
         lesson.teacher.post(way, first).ok();
         lesson.teacher.post(way, first).isRefused(409);
         lesson.teacher.get(path(lesson, "Tamsin Orrel", "q9", "")).isRefused(404);
+    }
+
+    @Test
+    void an_open_answer_that_is_overruled_keeps_its_levels_and_its_comment_and_does_not_follow_the_rubric(
+            Scholion.Running school, Standings standings) {
+        Lesson lesson =
+                Lesson.given(school, "Overruled reading", "A").sits("Tamsin Orrel", null, null, null, "Because.");
+        lesson.reads(
+                        "Tamsin Orrel",
+                        "q4",
+                        Map.of(
+                                "levels",
+                                Map.of("c1", "1", "c2", "1"),
+                                "comment",
+                                "Well told.",
+                                "note",
+                                "",
+                                "hold",
+                                false))
+                .ok();
+        lesson.teacher
+                .post(
+                        path(lesson, "Tamsin Orrel", "q4", "/overrule"),
+                        overrule(lesson, "Tamsin Orrel", "q4", "2", "Not her own words."))
+                .ok();
+        JsonNode read = lesson.answerOf("Tamsin Orrel", "q4");
+        assertThat(read.get("comment").stringValue()).isEqualTo("Well told.");
+        assertThat(read.get("levels")).hasSize(2);
+        assertThat(read.get("points").stringValue()).isEqualTo("2");
+        assertThat(read.get("why").stringValue()).isEqualTo("Not her own words.");
+        ObjectNode changed = Lesson.definition("Overruled reading").asObject();
+        changed.get("items")
+                .get(3)
+                .get("rubric")
+                .get("criteria")
+                .get(0)
+                .get("levels")
+                .get(1)
+                .asObject()
+                .put("points", "7");
+        lesson.teacher
+                .post(lesson.path("/editions"), lesson.change(changed, "a cause is worth more"))
+                .ok();
+        assertThat(lesson.mark("Tamsin Orrel", "q4").get("points").stringValue())
+                .isEqualTo("2");
+        assertThat(standings.differences()).isEmpty();
     }
 }

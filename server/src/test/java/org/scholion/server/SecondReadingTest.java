@@ -254,4 +254,49 @@ class SecondReadingTest {
                 .isTrue();
         assertThat(List.of(points(lesson))).containsExactly("5");
     }
+
+    @Test
+    void a_pile_narrowed_to_a_level_or_to_what_is_held_back_tells_nothing_of_the_other_reading(
+            Scholion.Running school) {
+        Lesson lesson = lesson(school, "Narrowed blind", 100, "FIRST", null);
+        Visitor second = reader(school, lesson);
+        reads(lesson, lesson.teacher, "The level falls.", "1", "0");
+        assertThat(view(lesson, lesson.teacher, "&level=c1:1").get("found").intValue())
+                .isEqualTo(1);
+        assertThat(view(lesson, second, "&level=c1:1").get("found").intValue()).isZero();
+        reads(lesson, second, "The level falls.", "0", "1");
+        assertThat(view(lesson, second, "&level=c1:1").get("found").intValue()).isZero();
+        assertThat(view(lesson, second, "&level=c1:0").get("found").intValue()).isEqualTo(1);
+        assertThat(view(lesson, lesson.teacher, "&level=c1:1").get("found").intValue())
+                .isEqualTo(1);
+        JsonNode other = answer(lesson, lesson.teacher, "Because of the moon.");
+        Map<String, Object> held = new HashMap<>(Map.of("levels", Map.of(), "comment", "", "note", "", "hold", true));
+        held.put("saw", other.get("saw").stringValue());
+        lesson.teacher
+                .put(lesson.path("/readings/q4/" + other.get("answer").stringValue()), held)
+                .ok();
+        assertThat(view(lesson, lesson.teacher, "&show=HELD").get("found").intValue())
+                .isEqualTo(1);
+        assertThat(view(lesson, second, "&show=HELD").get("found").intValue()).isZero();
+    }
+
+    @Test
+    void what_its_teacher_overruled_does_not_move_when_the_second_reader_reads_it(
+            Scholion.Running school, Standings standings) {
+        Lesson lesson = lesson(school, "Overruled before the second", 100, "MEAN", null);
+        Visitor second = reader(school, lesson);
+        reads(lesson, lesson.teacher, "The level falls.", "1", "1");
+        String mark = "/api/attempts/" + lesson.attempt("Noor Haddix") + "/marks/q4";
+        String saw = lesson.teacher.get(mark).ok().get("saw").stringValue();
+        lesson.teacher
+                .post(mark + "/overrule", Map.of("points", "1.5", "why", "Copied from the book.", "saw", saw))
+                .ok();
+        assertThat(points(lesson)).isEqualTo("1.5");
+        reads(lesson, second, "The level falls.", "1", "1");
+        assertThat(points(lesson)).isEqualTo("1.5");
+        assertThat(answer(lesson, second, "The level falls.").get("second").get("others"))
+                .as("the first reading is still there")
+                .hasSize(1);
+        assertThat(standings.differences()).isEmpty();
+    }
 }

@@ -164,8 +164,9 @@ public class Queries {
         access.require(me, Access.Action.ANSWER_QUERY, query);
         Attempt attempt = attempt(query);
         Edition edition = editions.require(attempt.assessment());
+        Item item = item(edition, itemOf(query));
         return regrading.previewMarks(
-                attempt.assessment(), decision(me, edition, item(edition, itemOf(query)), attempt, reply));
+                attempt.assessment(), decision(me, edition, item, current(attempt, item.id()), reply));
     }
 
     public void reply(Me me, UUID query, Reply reply) {
@@ -179,8 +180,7 @@ public class Queries {
         regrading.decide(me, attempt.assessment(), List.of(attempt.id()), () -> {
             Edition edition = editions.require(attempt.assessment());
             Item item = item(edition, itemId);
-            LedgerMark current =
-                    Objects.requireNonNull(ledger.currentOf(attempt.id()).get(itemId));
+            LedgerMark current = current(attempt, itemId);
             if (!seen.mark(current).equals(reply.saw())) {
                 throw Refused.overtaken(
                         "This mark has moved meanwhile"
@@ -199,8 +199,12 @@ public class Queries {
             if (updated == 0) {
                 throw Refused.conflict("answered", "This query has been answered already.");
             }
-            return decision(me, edition, item, attempt, reply);
+            return decision(me, edition, item, current, reply);
         });
+    }
+
+    private LedgerMark current(Attempt attempt, String item) {
+        return Objects.requireNonNull(ledger.currentOf(attempt.id()).get(item));
     }
 
     private String itemOf(UUID query) {
@@ -209,11 +213,11 @@ public class Queries {
                 .getSingleResult();
     }
 
-    private List<LedgerMark> decision(Me me, Edition edition, Item item, Attempt attempt, Reply reply) {
+    private List<LedgerMark> decision(Me me, Edition edition, Item item, LedgerMark current, Reply reply) {
         if (reply.points() == null || reply.points().isBlank()) {
             return List.of();
         }
-        return List.of(ByHand.points(attempt, edition, item, reply.points(), reply.words(), me, clock.instant()));
+        return List.of(ByHand.points(current, edition, item, reply.points(), reply.words(), me, clock.instant()));
     }
 
     private Attempt attempt(UUID query) {

@@ -21,6 +21,7 @@ final class Rereading {
         if (!(item instanceof OpenItem open)
                 || open.rubric() == null
                 || was.reading() == null
+                || ByHand.isOverruled(was)
                 || was.mark().state() != State.SCORED && was.mark().state() != State.READ) {
             return Optional.empty();
         }

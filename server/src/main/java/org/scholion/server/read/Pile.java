@@ -82,8 +82,7 @@ class Pile {
             if (mark == null) {
                 return false;
             }
-            ReadTwice twice =
-                    second != null && second.isOf(attempt) ? ReadTwice.of(second.rule(), mark, item) : null;
+            ReadTwice twice = second != null && second.isOf(attempt) ? ReadTwice.of(second.rule(), mark, item) : null;
             LedgerMark own = twice == null ? mark : twice.seenBy(me.id(), mark, item);
             return switch (choice.show()) {
                         case DIFFER -> twice != null && twice.differ(item);

@@ -1,5 +1,7 @@
 package org.scholion.server.read;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -72,30 +74,31 @@ class ReadersAgree {
                 .map(m -> m.attempt().id())
                 .filter(row::isOf)
                 .toList();
-        Map<List<String>, List<List<ByReader>>> pairs = new LinkedHashMap<>();
+        Map<List<UUID>, List<List<ByReader>>> pairs = new LinkedHashMap<>();
         ledger.currentOf(some, Set.of(itemId)).values().forEach(marks -> {
             LedgerMark mark = marks.get(itemId);
             List<ByReader> both = mark == null ? List.of() : both(ReadTwice.of(row.rule(), mark, item), item);
             if (both.size() == 2) {
-                pairs.computeIfAbsent(both.stream().map(ByReader::name).toList(), p -> new ArrayList<>())
+                pairs.computeIfAbsent(both.stream().map(ByReader::person).toList(), p -> new ArrayList<>())
                         .add(both);
             }
         });
         List<ReadersView> all = new ArrayList<>();
-        pairs.forEach((names, read) -> item.criteria().forEach(c -> all.add(view(names, c, read))));
+        pairs.values().forEach(read -> item.criteria().forEach(c -> all.add(view(c, read))));
         return all;
     }
 
-    /** The first two that are complete, always in the order of their names. */
+    /** The first two that are complete, always in the same order. */
     private static List<ByReader> both(ReadTwice twice, OpenItem item) {
         return twice.readings().stream()
                 .filter(r -> !r.third() && r.isComplete(item))
                 .limit(2)
-                .sorted(Comparator.comparing(ByReader::name))
+                .sorted(Comparator.comparing(ByReader::name).thenComparing(ByReader::person))
                 .toList();
     }
 
-    private static ReadersView view(List<String> names, Rubric.Criterion criterion, List<List<ByReader>> read) {
+    private static ReadersView view(Rubric.Criterion criterion, List<List<ByReader>> read) {
+        List<String> names = read.get(0).stream().map(ByReader::name).toList();
         List<Pair> pairs = read.stream()
                 .filter(both -> both.stream()
                         .allMatch(r -> criterion
@@ -116,9 +119,9 @@ class ReadersAgree {
                 count(a.adjacent(), a.n()),
                 a.kappa() == null
                         ? null
-                        : Fraction.exactly(
-                                        java.math.BigDecimal.valueOf(a.kappa()).toPlainString())
-                                .toFixed(2),
+                        : BigDecimal.valueOf(a.kappa())
+                                .setScale(2, RoundingMode.HALF_UP)
+                                .toPlainString(),
                 apart.isZero() ? null : names.get(apart.signum() > 0 ? 1 : 0),
                 apart.abs().toDecimal(2));
     }

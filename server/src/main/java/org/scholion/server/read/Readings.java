@@ -28,12 +28,14 @@ import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;
 import org.scholion.server.ledger.Brief;
+import org.scholion.server.ledger.ByHand;
 import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.LedgerMark;
 import org.scholion.server.ledger.MarkView;
 import org.scholion.server.ledger.Marked;
 import org.scholion.server.ledger.MarkedPaper;
 import org.scholion.server.ledger.MarkedPapers;
+import org.scholion.server.ledger.OwnDecision;
 import org.scholion.server.ledger.ReadTwice;
 import org.scholion.server.ledger.Regrading;
 import org.scholion.server.platform.JsonColumn;
@@ -406,8 +408,16 @@ public class Readings {
             }
             ReadTwice.ByReader mine = byReader(me, change);
             ReadTwice all = ReadTwice.of(rule, current, item).with(mine);
+            // What was overruled does not move with the second of two readings, whose reader knows nothing of it.
+            boolean stays = ByHand.isOverruled(current) && !mine.third();
             return LedgerMark.byPerson(
-                    attempt.id(), itemId, all.markOf(item), edition.number(), me, all.kept(mine), clock.instant());
+                    attempt.id(),
+                    itemId,
+                    stays ? current.mark() : all.markOf(item),
+                    edition.number(),
+                    me,
+                    stays ? ByHand.stays(all.kept(mine)) : all.kept(mine),
+                    clock.instant());
         });
     }
 
@@ -502,23 +512,12 @@ public class Readings {
     public ReadAnswer undo(Me me, UUID assessment, UUID answer, String itemId, ReadingUndo undo, boolean names) {
         Attempt attempt = attempt(me, assessment, answer, itemId, names);
         return decide(me, attempt, itemId, undo.saw(), names, (edition, item, current, rule) -> {
-            List<LedgerMark> history = ledger.history(attempt.id(), itemId);
-            long place = history.get(0).origin();
-            LedgerMark last =
-                    history.stream().filter(m -> m.seq() == place).findFirst().orElseThrow(Refused::notFound);
+            OwnDecision own = new OwnDecision(ledger.history(attempt.id(), itemId));
+            LedgerMark last = own.standing();
             if (last.person() == null || last.reading() == null) {
                 throw Refused.conflict("nothing-to-undo", "Nobody has read this answer yet.");
             }
-            if (!me.id().equals(last.person())) {
-                throw Refused.conflict(
-                        "not-yours",
-                        "This reading is " + last.personName() + "’s, so it stays. Read the answer again to decide"
-                                + " differently.");
-            }
-            return history.stream()
-                    .filter(m -> m.seq() < place)
-                    .findFirst()
-                    .orElseThrow(Refused::notFound)
+            return own.before(me, "reading", "Read the answer again to decide differently.")
                     .restored(me, edition.number(), clock.instant());
         });
     }

@@ -281,7 +281,10 @@ class Doubts {
                         .toList());
         JsonNode picture = picture(edition, item);
         List<DoubtGroup> groups = new ArrayList<>();
-        equal.forEach(g -> groups.add(group(item, g, because(whole, g.waiting()))));
+        for (int i = 0; i < equal.size(); i++) {
+            Group<Waiting> g = equal.get(i);
+            groups.add(group(item, g, because(whole, g.waiting()), i < MOST_AT_ALL));
+        }
         outgrown.forEach((form, own) -> groups.add(outgrown(edition, item, form, own, because(whole, own))));
         return new QuestionDoubts(
                 item.id(),
@@ -355,7 +358,8 @@ class Doubts {
         return waiting.stream().limit(NAMES).map(w -> w.attempt().name()).toList();
     }
 
-    private DoubtGroup group(Item item, Group<Waiting> group, String because) {
+    /** @param laidOut whether it may be shown: of very many the last are only counted */
+    private DoubtGroup group(Item item, Group<Waiting> group, String because, boolean laidOut) {
         Waiting first = group.waiting().get(0);
         Likeness like = group.like().stream().findFirst().orElse(null);
         return new DoubtGroup(
@@ -370,7 +374,7 @@ class Doubts {
                 like != null && like.holds() ? like.listed() : null,
                 group.like(),
                 group.letters(),
-                AnswerView.of(item, first.said().answer()),
+                laidOut ? AnswerView.of(item, first.said().answer()) : null,
                 false,
                 seen.marks(marks(group.waiting())));
     }

@@ -20,6 +20,7 @@ import org.scholion.server.ledger.EffectView;
 import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.LedgerMark;
 import org.scholion.server.ledger.MarkView;
+import org.scholion.server.ledger.OwnDecision;
 import org.scholion.server.ledger.Regrading;
 import org.scholion.server.ledger.Said;
 import org.scholion.server.ledger.Seen;
@@ -122,22 +123,11 @@ class Overruling {
     EffectView takeBack(Me me, UUID attemptId, String itemId, OverruleUndo undo) {
         Attempt attempt = attempt(me, attemptId);
         return decide(me, attempt, itemId, undo.saw(), (edition, item) -> {
-            List<LedgerMark> history = ledger.history(attempt.id(), itemId);
-            long place = history.get(0).origin();
-            LedgerMark last =
-                    history.stream().filter(m -> m.seq() == place).findFirst().orElseThrow(Refused::notFound);
-            if (!me.id().equals(last.person())) {
-                throw Refused.conflict(
-                        "not-yours",
-                        last.personName() == null
-                                ? "Nothing here was decided by you."
-                                : "This decision is " + last.personName() + "’s, so it stays. Decide again to change"
-                                        + " it.");
+            OwnDecision own = new OwnDecision(ledger.history(attempt.id(), itemId));
+            if (own.standing().person() == null) {
+                throw Refused.conflict("not-yours", "Nothing here was decided by you.");
             }
-            return history.stream()
-                    .filter(m -> m.seq() < place)
-                    .findFirst()
-                    .orElseThrow(Refused::notFound)
+            return own.before(me, "decision", "Decide again to change it.")
                     .restored(me, edition.number(), clock.instant());
         });
     }
@@ -165,7 +155,7 @@ class Overruling {
 
     private LedgerMark mark(Me me, Attempt attempt, Edition edition, Item item, Overrule overrule) {
         String why = Lengths.atMost("why", overrule.why(), LONGEST_WHY);
-        return ByHand.points(attempt, edition, item, overrule.points(), why, me, clock.instant());
+        return ByHand.points(current(attempt, item.id()), edition, item, overrule.points(), why, me, clock.instant());
     }
 
     private Attempt attempt(Me me, UUID attempt) {

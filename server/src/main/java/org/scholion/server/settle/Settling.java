@@ -200,27 +200,27 @@ public class Settling {
 
     private Decided byHand(Me me, UUID assessment, Decision decision) {
         EffectView[] effect = new EffectView[1];
+        Map<UUID, String> forms = new HashMap<>();
         List<LedgerMark> written = decide(me, assessment, decision, (edition, waiting) -> {
-            List<LedgerMark> marks = byHand(me, edition, decision, waiting);
+            waiting.forEach(
+                    (form, own) -> own.forEach(w -> forms.put(w.attempt().id(), form)));
+            List<LedgerMark> marks = byHand(me, edition, decision, together(waiting.values()));
             effect[0] = regrading.previewMarks(assessment, marks);
             return marks;
         });
-        Edition edition = editions.require(assessment);
-        Map<UUID, LedgerMark> byAttempt = new HashMap<>();
-        written.forEach(m -> byAttempt.put(m.attempt(), m));
-        List<SameWay> saw = new ArrayList<>();
-        groups(edition, decision)
-                .forEach((form, own) -> saw.add(new SameWay(
-                        form,
-                        seen.marks(own.stream()
-                                .map(w -> byAttempt.get(w.attempt().id()))
-                                .filter(Objects::nonNull)
-                                .toList()))));
+        Map<String, List<LedgerMark>> byForm = new HashMap<>();
+        written.forEach(
+                m -> byForm.computeIfAbsent(Objects.requireNonNull(forms.get(m.attempt())), f -> new ArrayList<>())
+                        .add(m));
+        List<SameWay> saw = decision.sawOf().keySet().stream()
+                .map(form -> new SameWay(form, seen.marks(byForm.getOrDefault(form, List.of()))))
+                .toList();
         return new Decided(effect[0], null, saw.get(0).saw(), saw.subList(1, saw.size()));
     }
 
     private interface Marking {
-        List<LedgerMark> of(Edition edition, List<Doubts.Waiting> seen);
+        /** @param seen for each form those whose marks were seen */
+        List<LedgerMark> of(Edition edition, Map<String, List<Doubts.Waiting>> seen);
     }
 
     /** Makes marks for those whose marks were seen, while nobody else can move them. */
@@ -233,11 +233,13 @@ public class Settling {
         return regrading.decide(me, assessment, about, () -> {
             Edition edition = editions.require(assessment);
             Map<String, List<Doubts.Waiting>> all = groups(edition, decision);
-            List<Doubts.Waiting> meant = new ArrayList<>();
+            Map<String, List<Doubts.Waiting>> meant = new LinkedHashMap<>();
             decision.sawOf().forEach((form, words) -> {
                 List<Doubts.Waiting> own = all.getOrDefault(form, List.of());
                 Set<Long> saw = requireSeen(edition, decision, own, words);
-                own.stream().filter(w -> saw.contains(w.mark().seq())).forEach(meant::add);
+                meant.put(
+                        form,
+                        own.stream().filter(w -> saw.contains(w.mark().seq())).toList());
             });
             return marking.of(edition, meant);
         });
@@ -277,8 +279,9 @@ public class Settling {
     public EffectView takeBack(Me me, UUID assessment, Decision decision) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         EffectView[] effect = new EffectView[1];
-        decide(me, assessment, decision, (edition, decided) -> {
+        decide(me, assessment, decision, (edition, groups) -> {
             Item item = item(edition, decision);
+            List<Doubts.Waiting> decided = together(groups.values());
             List<LedgerMark> again = decided.stream()
                     .filter(w -> me.id().equals(w.mark().person()))
                     .map(w -> LedgerMark.byRule(
