@@ -5,6 +5,7 @@ import { t } from "../text";
 import { percent, points } from "../text/figures";
 import { Mark, Mastered } from "./Mark";
 import { Rich } from "./Rich";
+import { Remarked, SaidOfWords } from "./remarks/Remarked";
 
 type Result = Schemas["StudentResult"];
 
@@ -74,11 +75,7 @@ export function ResultPage({
             <strong>{item.number}</strong>
             <div className="min-w-0">
               <p className="text-soft">{withoutPlaces(item.prompt)}</p>
-              {item.answer !== null && (
-                <p className="font-script text-words break-words whitespace-pre-wrap">
-                  {item.answer || <span className="text-soft">{withoutAnswer(item.mark)}</span>}
-                </p>
-              )}
+              <Said item={item} />
             </div>
             <div className="col-start-2 @lg:col-start-3">
               {item.mark && (
@@ -129,6 +126,22 @@ function OnStandards({ all, heading: Heading }: { all: Schemas["ResultStandard"]
         ))}
       </ul>
     </section>
+  );
+}
+
+/** The answer, with what its reader says of single words. */
+function Said({ item }: { item: Schemas["ResultItem"] }) {
+  const remarks = item.remarks ?? [];
+  if (item.answer === null) {
+    return <SaidOfWords text={null} comments={remarks} />;
+  }
+  if (item.answer && remarks.length > 0) {
+    return <Remarked text={item.answer} remarks={remarks} />;
+  }
+  return (
+    <p className="font-script text-words break-words whitespace-pre-wrap">
+      {item.answer || <span className="text-soft">{withoutAnswer(item.mark)}</span>}
+    </p>
   );
 }
 

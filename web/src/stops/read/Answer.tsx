@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import type { Schemas } from "../../api/client";
 import { TextButton } from "../../parts/Button";
 import { Mark, Mastered } from "../../parts/Mark";
@@ -5,8 +6,6 @@ import { t } from "../../text";
 import { unread } from "./afterReading";
 import { isNarrowed, type Pile } from "./pile";
 import { WhichAnswers } from "./WhichAnswers";
-
-const WIDTH = 64;
 
 /** The answer in large type with its lines numbered, under the strip of all answers. */
 export function Answer({
@@ -20,6 +19,7 @@ export function Answer({
   onNames,
   onGo,
   onQuestion,
+  children,
 }: {
   view: Schemas["ReadView"];
   question: Schemas["OpenQuestion"];
@@ -32,6 +32,8 @@ export function Answer({
   onNames?: (() => void) | undefined;
   onGo: (at: number) => void;
   onQuestion: (item: string) => void;
+  /** What was answered. */
+  children: ReactNode;
 }) {
   return (
     <>
@@ -81,14 +83,7 @@ export function Answer({
           <Mastered mark={answer.mark} />
           {answer.held && <span className="font-semibold text-waiting">{t("held back")}</span>}
         </p>
-        <ol className="max-w-[44rem]">
-          {lines(answer.text).map((line, i) => (
-            <li key={i} className="grid grid-cols-[2rem_1fr] border-b border-rule">
-              <span className="pt-1 text-right text-small text-soft">{i + 1}</span>
-              <span className="min-h-8 pl-3 font-script text-[1.25rem] leading-8">{line}</span>
-            </li>
-          ))}
-        </ol>
+        {children}
         <p className="mt-3 text-small text-soft">
           {question.maxWords
             ? t("{{count}} words of at most {{max}}", { count: answer.words, max: question.maxWords })
@@ -139,22 +134,4 @@ function StripOfAnswers({
       })}
     </span>
   );
-}
-
-/** Breaks a text into lines that can be numbered, at words, and keeps the writer's own line ends. */
-export function lines(text: string): string[] {
-  const all: string[] = [];
-  for (const paragraph of text.split("\n")) {
-    let line = "";
-    for (const word of paragraph.split(" ")) {
-      if (line && line.length + 1 + word.length > WIDTH) {
-        all.push(line);
-        line = word;
-      } else {
-        line = line ? `${line} ${word}` : word;
-      }
-    }
-    all.push(line);
-  }
-  return all;
 }

@@ -10,10 +10,13 @@ import { useTyped } from "../../parts/typed";
 import { t } from "../../text";
 import { sectionQuery, useHeader, useWhere } from "../Assessment";
 import { Answer } from "./Answer";
+import { AnswerText } from "./AnswerText";
 import { afterReading, unread } from "./afterReading";
 import { ALL, isNarrowed, keepPlace, pileOf, placeIn, withPile } from "./pile";
 import { ReadMargin } from "./ReadMargin";
 import { isComplete, withLevel } from "./reading";
+import { OnWords } from "./remarks/OnWords";
+import { useRemarks } from "./remarks/useRemarks";
 import { SecondReading } from "./SecondReading";
 import { useReading } from "./useReading";
 
@@ -146,6 +149,7 @@ function Reader({
     },
   });
   const { change, set: setChange, save } = reading;
+  const remarks = useRemarks(answer, change, setChange);
   const undo = useMutation({
     mutationFn: (last: Made) =>
       ok(
@@ -250,6 +254,7 @@ function Reader({
     }
   };
   useKeys([
+    ...remarks.keys,
     ...Array.from(
       { length: 10 },
       (_, d) =>
@@ -295,6 +300,7 @@ function Reader({
             }
           }}
           onMine={() => theirs && reading.sendOver(theirs)}
+          onWords={<OnWords text={answer.text} remarks={remarks} />}
           second={
             <SecondReading
               assessment={assessment}
@@ -327,7 +333,16 @@ function Reader({
             nextParams.set("question", item);
             setParams(nextParams);
           }}
-        />
+        >
+          <AnswerText
+            text={answer.text}
+            remarks={change.remarks ?? []}
+            slips={[]}
+            chosen={remarks.chosen}
+            onChoose={remarks.choose}
+            onRemark={remarks.open}
+          />
+        </Answer>
         <div className="sticky bottom-0 mt-auto flex flex-wrap items-center gap-2 border-t border-rule bg-sheet px-6 py-3">
           <Button look="quiet" hotkey="[" onClick={() => step(-1)} disabled={view.from + at === 0}>
             {t("Previous")}

@@ -23,6 +23,7 @@ export function ReadMargin({
   theirs,
   onTheirs,
   onMine,
+  onWords,
   second,
 }: {
   question: Schemas["OpenQuestion"];
@@ -35,6 +36,8 @@ export function ReadMargin({
   theirs: Schemas["ReadAnswer"] | undefined;
   onTheirs: () => void;
   onMine: () => void;
+  /** What is said of single words. */
+  onWords: ReactNode;
   /** What belongs to a second reading. */
   second: ReactNode;
 }) {
@@ -90,6 +93,7 @@ export function ReadMargin({
         onKeyDown={saveOnEnter}
         onChange={(e) => onChange({ ...change, note: e.target.value })}
       />
+      {onWords}
       <p className="mt-2 mb-4 text-small text-soft">
         {t("Press Ctrl Enter to save from a field, Esc to leave it.")}
       </p>

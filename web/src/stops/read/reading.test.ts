@@ -11,6 +11,7 @@ const chosen = (more: Partial<Change>): Change => ({
   hold: false,
   saw: "1",
   third: null,
+  remarks: null,
   ...more,
 });
 const rubric = { criteria: [{ id: "c1" }, { id: "c2" }] } as unknown as Schemas["OpenQuestion"];
@@ -25,6 +26,7 @@ describe("a reading", () => {
       { comment: "Say why." },
       { note: "?" },
       { hold: true },
+      { remarks: [{ from: 0, to: 4, text: "which?", brief: true }] },
     ]) {
       expect(sameReading(chosen({}), chosen(more)), JSON.stringify(more)).toBe(false);
     }

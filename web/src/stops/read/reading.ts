@@ -3,6 +3,7 @@ import { same } from "../../parts/same";
 
 export type Change = Schemas["ReadingChange"];
 type ReadAnswer = Schemas["ReadAnswer"];
+type Remark = Schemas["Remark"];
 
 /** What was chosen and said of an answer, as it is saved. */
 export const of = (answer: ReadAnswer): Change => ({
@@ -14,6 +15,7 @@ export const of = (answer: ReadAnswer): Change => ({
   hold: answer.held,
   saw: answer.saw,
   third: answer.second?.third ?? false,
+  remarks: answer.remarks,
 });
 
 const words = (text: string | null | undefined): string => (text ?? "").trim();
@@ -30,7 +32,8 @@ export function sameReading(a: Change, b: Change): boolean {
     a.comment === b.comment &&
     a.note === b.note &&
     a.hold === b.hold &&
-    (a.third ?? false) === (b.third ?? false)
+    (a.third ?? false) === (b.third ?? false) &&
+    same(a.remarks ?? [], b.remarks ?? [])
   );
 }
 
@@ -49,4 +52,15 @@ export const withLevel = (change: Change, criterion: string, level: string): Cha
   ...change,
   levels: { ...change.levels, [criterion]: level },
   hold: false,
+});
+
+/** With a comment on words of the answer, by its place among the others. */
+export const withRemark = (change: Change, remark: Remark): Change => ({
+  ...change,
+  remarks: [...(change.remarks ?? []), remark].sort((a, b) => a.from - b.from || a.to - b.to),
+});
+
+export const withoutRemark = (change: Change, remark: Remark): Change => ({
+  ...change,
+  remarks: (change.remarks ?? []).filter((r) => !same(r, remark)),
 });

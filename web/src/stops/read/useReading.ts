@@ -91,7 +91,10 @@ export function useReading({
   const waits = over === answer && unsaved && mayBeSaved(change, question) && !save.isPending;
   const refused = save.isError && !isLost(save.error) && save.variables.answer === answer.answer;
   const isRefused = refused && sameReading(save.variables.body, change);
-  const pressed = change.hold !== answer.held || !same(change.levels, answer.levels);
+  const pressed =
+    change.hold !== answer.held ||
+    !same(change.levels, answer.levels) ||
+    !same(change.remarks ?? [], answer.remarks);
   const lost = save.isError && isLost(save.error);
   const rest = lost ? AGAIN_MS : hurry || pressed ? 0 : WORDS_REST_MS;
   useEffect(() => {

@@ -114,7 +114,7 @@ export function CommentField({
           <TextButton
             className="min-h-6"
             disabled={kept.keep.isPending}
-            onClick={() => kept.keep.mutate(words)}
+            onClick={() => kept.keep.mutate({ text: words })}
           >
             {t("Keep this comment")}
           </TextButton>

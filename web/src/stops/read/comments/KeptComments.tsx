@@ -15,7 +15,7 @@ export function KeptComments({ kept }: { kept: ReturnType<typeof useComments> })
       {removed && (
         <p className="mt-1">
           {t("Removed.")}{" "}
-          <TextButton onClick={() => kept.keep.mutate(removed.text, { onSuccess: () => setRemoved(null) })}>
+          <TextButton onClick={() => kept.keep.mutate(removed, { onSuccess: () => setRemoved(null) })}>
             {t("Undo")}
           </TextButton>
         </p>
@@ -30,7 +30,7 @@ export function KeptComments({ kept }: { kept: ReturnType<typeof useComments> })
           <Line
             key={c.id}
             comment={c}
-            onChange={(text) => kept.change.mutate({ id: c.id, text })}
+            onChange={(text) => kept.change.mutate({ id: c.id, text, letter: c.letter })}
             onRemove={() => kept.remove.mutate(c, { onSuccess: () => setRemoved(c) })}
           />
         ))}

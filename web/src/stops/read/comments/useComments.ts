@@ -15,15 +15,16 @@ export function useComments() {
     staleTime: 300_000,
   });
   const keep = useMutation({
-    mutationFn: (text: string) => ok(api.POST("/api/comments", { body: { text } })),
+    mutationFn: ({ text, letter }: { text: string; letter?: string | null }) =>
+      ok(api.POST("/api/comments", { body: { text, letter: letter ?? null } })),
     onSuccess: fresh,
   });
   const change = useMutation({
-    mutationFn: (c: { id: string; text: string }) =>
+    mutationFn: (c: { id: string; text: string; letter: string | null }) =>
       ok(
         api.PUT("/api/comments/{comment}", {
           params: { path: { comment: c.id } },
-          body: { text: c.text },
+          body: { text: c.text, letter: c.letter },
         }),
       ),
     onSuccess: fresh,

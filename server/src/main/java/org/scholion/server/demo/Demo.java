@@ -438,7 +438,15 @@ class Demo implements ApplicationRunner {
                 answer.answer(),
                 item,
                 new Readings.ReadingChange(
-                        levels, null, null, text.get("comment").stringValue(), "", false, answer.saw(), null),
+                        levels,
+                        null,
+                        null,
+                        text.get("comment").stringValue(),
+                        "",
+                        false,
+                        answer.saw(),
+                        null,
+                        DemoReadings.remarks(text.path("remarks"), answer.text())),
                 false);
     }
 

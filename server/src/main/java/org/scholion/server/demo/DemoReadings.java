@@ -1,5 +1,6 @@
 package org.scholion.server.demo;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -7,11 +8,13 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.scholion.core.rubric.Resolving;
+import org.scholion.server.ledger.Remark;
 import org.scholion.server.platform.Me;
 import org.scholion.server.read.KeptComments;
 import org.scholion.server.read.Readings;
 import org.scholion.server.read.SecondReadings;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
 
 /** A colleague reads some of the demo's answers a second time, and a reader keeps what she says often. */
 @Component
@@ -22,6 +25,8 @@ class DemoReadings {
             "Say why, and not only what.",
             "Why astern? Look again at the drawing of the berth.",
             "Name the line before you let it go.");
+
+    private static final Map<String, String> SHORT = Map.of("c", "clear", "s", "see me", "w", "which?");
 
     private final Readings readings;
     private final SecondReadings seconds;
@@ -34,7 +39,8 @@ class DemoReadings {
     }
 
     void keepComments(DemoSchool.School school) {
-        OFTEN.forEach(text -> comments.keep(school.aud(), text));
+        OFTEN.forEach(text -> comments.keep(school.aud(), text, null));
+        SHORT.forEach((letter, text) -> comments.keep(school.aud(), text, letter));
     }
 
     /** Halvard reads what Aud has read; the first reading counts, so that the second one only says how far they agree. */
@@ -56,9 +62,26 @@ class DemoReadings {
         for (int i = 0; i < some.size(); i++) {
             before.run();
             Readings.ReadingChange change = new Readings.ReadingChange(
-                    levels(question, i), null, null, "", "", false, some.get(i).saw(), null);
+                    levels(question, i), null, null, "", "", false, some.get(i).saw(), null, null);
             readings.save(school.halvard(), assessment, some.get(i).answer(), item, change, true);
         }
+    }
+
+    /** What a reader says of single words, as the demo's file names them by the words themselves. */
+    static List<Remark> remarks(JsonNode said, String answer) {
+        List<Remark> all = new ArrayList<>();
+        for (JsonNode one : said) {
+            String words = one.get("words").stringValue();
+            int at = answer.indexOf(words);
+            if (at >= 0) {
+                all.add(new Remark(
+                        at,
+                        at + words.length(),
+                        one.get("text").stringValue(),
+                        one.path("brief").asBoolean(false)));
+            }
+        }
+        return all;
     }
 
     private Readings.ReadView answers(Me who, DemoSchool.School school, UUID assessment, String section, String item) {

@@ -98,7 +98,8 @@ class EarlySight {
                                 i.comment(),
                                 i.key(),
                                 i.counts(),
-                                i.feedback()))
+                                i.feedback(),
+                                i.remarks()))
                         .toList());
     }
 }

@@ -20,6 +20,7 @@ import org.scholion.server.ledger.Attempts;
 import org.scholion.server.ledger.Ledger;
 import org.scholion.server.ledger.LedgerMark;
 import org.scholion.server.ledger.MarkView;
+import org.scholion.server.ledger.Remark;
 import org.scholion.server.ledger.Standings;
 import org.scholion.server.standard.Frameworks;
 import org.springframework.stereotype.Service;
@@ -173,12 +174,21 @@ public class ResultPage {
                 sees.notes() && mark != null ? Placeholders.filled(said(mark), attempt) : "",
                 sees.keys() ? RightAnswer.inWords(item).orElse(null) : null,
                 sees.score() || sees.marks() ? counts.of(item) : null,
-                sees.notes() ? feedback(edition, item, mark) : null);
+                sees.notes() ? feedback(edition, item, mark) : null,
+                sees.notes() && mark != null ? remarks(mark, attempt) : List.of());
     }
 
     /** What a reader said; while the reading is held back, or a criterion is missing, it stays with the reader. */
     private static String said(LedgerMark mark) {
         return mark.mark().state().isUndecided() ? "" : mark.comment();
+    }
+
+    private static List<Remark> remarks(LedgerMark mark, Attempt attempt) {
+        return mark.mark().state().isUndecided()
+                ? List.of()
+                : mark.remarks().stream()
+                        .map(r -> r.saying(Placeholders.filled(r.text(), attempt)))
+                        .toList();
     }
 
     /** What the key says to whoever was right, partly right or wrong. */

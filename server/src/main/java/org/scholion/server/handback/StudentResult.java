@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import org.scholion.server.ledger.Remark;
 
 /**
  * A student's result page: what the teacher previews and what the student sees are this same thing.
@@ -67,6 +68,7 @@ public record StudentResult(
      * @param key the right answer in words; null when keys are not shown
      * @param counts how it counts, where that is not by its points alone: dropped, credited, a bonus; left out otherwise
      * @param feedback what the key says for this mark; left out where nothing is, as in results from before there was any
+     * @param remarks what the reader says of single words of the answer; left out where nothing is
      */
     public record ResultItem(
             String item,
@@ -81,7 +83,14 @@ public record StudentResult(
             String counts,
 
             @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
-            String feedback) {}
+            String feedback,
+
+            @JsonInclude(JsonInclude.Include.NON_EMPTY) List<Remark> remarks) {
+
+        public ResultItem {
+            remarks = Objects.requireNonNullElse(remarks, List.of());
+        }
+    }
 
     /**
      * A mark as a student sees it: with its reason and who decided.

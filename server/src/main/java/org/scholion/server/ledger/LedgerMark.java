@@ -2,6 +2,7 @@ package org.scholion.server.ledger;
 
 import java.time.Instant;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -105,5 +106,10 @@ public record LedgerMark(
     /** What the reader says to the student; empty when nothing. */
     public String comment() {
         return reading == null ? "" : reading.path("comment").asString("");
+    }
+
+    /** What the reader says to the student of single words, by their places. */
+    public List<Remark> remarks() {
+        return Remark.in(reading);
     }
 }

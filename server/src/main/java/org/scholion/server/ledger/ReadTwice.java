@@ -1,6 +1,7 @@
 package org.scholion.server.ledger;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -39,7 +40,8 @@ public record ReadTwice(Resolving rule, List<ByReader> readings) {
             String comment,
             String note,
             boolean held,
-            boolean third) {
+            boolean third,
+            List<Remark> remarks) {
 
         Reading reading() {
             return new Reading(
@@ -173,6 +175,7 @@ public record ReadTwice(Resolving rule, List<ByReader> readings) {
     public JsonNode kept(ByReader last) {
         Map<String, Object> kept = plain(last);
         kept.put("comment", String.join("\n\n", comments()));
+        kept.put("remarks", Remark.plain(remarks()));
         kept.put("readings", readings.stream().map(ReadTwice::whole).toList());
         kept.put("way", rule.way().name());
         if (rule.apart() != null) {
@@ -186,6 +189,14 @@ public record ReadTwice(Resolving rule, List<ByReader> readings) {
                 .map(r -> r.comment().strip())
                 .filter(c -> !c.isEmpty())
                 .distinct()
+                .toList();
+    }
+
+    private List<Remark> remarks() {
+        return readings.stream()
+                .flatMap(r -> r.remarks().stream())
+                .distinct()
+                .sorted(Comparator.comparingInt(Remark::from).thenComparingInt(Remark::to))
                 .toList();
     }
 
@@ -207,6 +218,7 @@ public record ReadTwice(Resolving rule, List<ByReader> readings) {
         plain.put("comment", r.comment());
         plain.put("note", r.note());
         plain.put("held", r.held());
+        plain.put("remarks", Remark.plain(r.remarks()));
         return plain;
     }
 
@@ -230,6 +242,7 @@ public record ReadTwice(Resolving rule, List<ByReader> readings) {
                 node.path("comment").asString(""),
                 node.path("note").asString(""),
                 node.path("held").asBoolean(false),
-                node.path("third").asBoolean(false));
+                node.path("third").asBoolean(false),
+                Remark.in(node));
     }
 }

@@ -18,6 +18,10 @@ class KeptComment {
 
     String text;
 
+    /** Of a short mark: the letter by which it is set beside words of an answer. */
+    @Nullable
+    String letter;
+
     /** How often it was put into an answer's comment. */
     int uses;
 

@@ -2,6 +2,7 @@ package org.scholion.server.read;
 
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.scholion.server.platform.Me;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -24,7 +25,8 @@ class KeptCommentController {
         this.comments = comments;
     }
 
-    record CommentWords(String text) {}
+    /** @param letter makes it a short mark, set by that key */
+    record CommentWords(String text, @Nullable String letter) {}
 
     @GetMapping
     List<KeptComments.CommentLine> list(@AuthenticationPrincipal Me me) {
@@ -33,13 +35,13 @@ class KeptCommentController {
 
     @PostMapping
     KeptComments.CommentLine keep(@AuthenticationPrincipal Me me, @RequestBody CommentWords words) {
-        return comments.keep(me, words.text());
+        return comments.keep(me, words.text(), words.letter());
     }
 
     @PutMapping("/{comment}")
     KeptComments.CommentLine change(
             @AuthenticationPrincipal Me me, @PathVariable UUID comment, @RequestBody CommentWords words) {
-        return comments.change(me, comment, words.text());
+        return comments.change(me, comment, words.text(), words.letter());
     }
 
     @PostMapping("/{comment}/used")

@@ -60,6 +60,7 @@ class ReadAnswers {
                 own.comment(),
                 reading.path("note").asString(""),
                 reading.path("held").asBoolean(false),
+                own.remarks(),
                 twice == null ? seen.mark(m) : saw(me, m, twice),
                 twice == null ? null : second(me, item, m, twice));
     }

@@ -4,7 +4,6 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -16,9 +15,6 @@ import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
 import org.scholion.core.item.OpenItem;
 import org.scholion.core.item.Rubric;
-import org.scholion.core.number.Fraction;
-import org.scholion.core.reason.Reason;
-import org.scholion.core.rubric.Reading;
 import org.scholion.core.rubric.Resolving;
 import org.scholion.core.score.Mark;
 import org.scholion.core.score.State;
@@ -38,8 +34,8 @@ import org.scholion.server.ledger.MarkedPapers;
 import org.scholion.server.ledger.OwnDecision;
 import org.scholion.server.ledger.ReadTwice;
 import org.scholion.server.ledger.Regrading;
+import org.scholion.server.ledger.Remark;
 import org.scholion.server.platform.JsonColumn;
-import org.scholion.server.platform.Lengths;
 import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.scholion.server.platform.Veil;
@@ -50,9 +46,6 @@ import tools.jackson.databind.JsonNode;
 /** Reading open answers: by question, with or without names, every step kept in the ledger. */
 @Service
 public class Readings {
-    private static final int LONGEST_COMMENT = 10_000;
-    private static final int LONGEST_WHY = 500;
-
     /** So many answers are shown at once; the rest comes as one goes on. */
     private static final int WINDOW = 100;
 
@@ -144,6 +137,7 @@ public class Readings {
      * @param points by hand: where there is no rubric, or over it, and then {@code why}
      * @param saw which mark this is; it goes back with what is decided
      * @param held laid aside by the reader
+     * @param remarks comments on single words, by their places
      * @param second set where the answer is read twice
      */
     public record ReadAnswer(
@@ -158,6 +152,7 @@ public class Readings {
             String comment,
             String note,
             boolean held,
+            List<Remark> remarks,
             String saw,
             @Nullable SecondView second) {}
 
@@ -192,6 +187,7 @@ public class Readings {
      * @param points where there is no rubric; with one, points that count instead of it, and then {@code why} they do
      * @param saw the mark that the reader saw; another one meanwhile is a conflict, and nothing is lost
      * @param third whether it decides between two readings that lie apart, by one of those who made them
+     * @param remarks comments on single words, short marks among them; none where null
      */
     public record ReadingChange(
             Map<String, String> levels,
@@ -201,7 +197,8 @@ public class Readings {
             String note,
             boolean hold,
             String saw,
-            @Nullable Boolean third) {}
+            @Nullable Boolean third,
+            @Nullable List<Remark> remarks) {}
 
     /** Taking back the last reading, if it is the one that was seen. */
     public record ReadingUndo(String saw) {}
@@ -394,8 +391,9 @@ public class Readings {
 
     public ReadAnswer save(Me me, UUID assessment, UUID answer, String itemId, ReadingChange change, boolean names) {
         Attempt attempt = attempt(me, assessment, answer, itemId, names);
-        return decide(me, attempt, itemId, change.saw(), names, (edition, item, current, rule) -> {
-            Mark alone = mark(item, change);
+        return decide(me, attempt, itemId, change.saw(), names, (edition, item, current, rule, text) -> {
+            Chosen chosen = new Chosen(change, text);
+            Mark alone = chosen.markOf(item);
             if (rule == null) {
                 return LedgerMark.byPerson(
                         attempt.id(),
@@ -403,10 +401,10 @@ public class Readings {
                         alone,
                         edition.number(),
                         me,
-                        JsonColumn.node(kept(change)),
+                        JsonColumn.node(chosen.kept()),
                         clock.instant());
             }
-            ReadTwice.ByReader mine = byReader(me, change);
+            ReadTwice.ByReader mine = chosen.by(me);
             ReadTwice all = ReadTwice.of(rule, current, item).with(mine);
             // What was overruled does not move with the second of two readings, whose reader knows nothing of it.
             boolean stays = ByHand.isOverruled(current) && !mine.third();
@@ -421,22 +419,8 @@ public class Readings {
         });
     }
 
-    private static ReadTwice.ByReader byReader(Me me, ReadingChange change) {
-        Map<String, Object> kept = kept(change);
-        return new ReadTwice.ByReader(
-                me.id(),
-                me.name(),
-                change.levels(),
-                (String) kept.get("points"),
-                why(change),
-                change.comment(),
-                change.note(),
-                change.hold(),
-                Boolean.TRUE.equals(change.third()));
-    }
-
     private interface Deciding {
-        LedgerMark under(Edition edition, OpenItem item, LedgerMark current, @Nullable Resolving rule);
+        LedgerMark under(Edition edition, OpenItem item, LedgerMark current, @Nullable Resolving rule, String text);
     }
 
     /** One decision about one answer, if the mark that was seen is still the current one. */
@@ -460,58 +444,17 @@ public class Readings {
                                         + ". Both readings are here; nothing was overwritten.",
                                 theirs);
                     }
-                    return List.of(deciding.under(edition, item[0], current, rule));
+                    String text = Attempts.answer(item[0], responses).shown();
+                    return List.of(deciding.under(edition, item[0], current, rule, text));
                 })
                 .get(0);
         return shown.view(me, item[0], attempt, Attempts.answer(item[0], responses), written, names, rule);
     }
 
-    private static Mark mark(OpenItem item, ReadingChange change) {
-        if (change.hold()) {
-            return Mark.unread(Reason.of(Reason.Code.OPEN_WAITS));
-        }
-        Fraction points = change.points() == null || change.points().isBlank()
-                ? null
-                : Fraction.parse(change.points().strip())
-                        .orElseThrow(() -> Refused.invalid("points", "'" + change.points() + "' is not a number"));
-        if (points != null && (points.signum() < 0 || points.compareTo(item.points()) > 0)) {
-            throw Refused.invalid("points", "points lie from 0 to " + item.points());
-        }
-        String why = why(change);
-        if (points != null && item.rubric() != null && why.isEmpty()) {
-            throw Refused.invalid("why", "Say why these points count instead of the rubric.");
-        }
-        try {
-            return new Reading(change.levels(), points, why).markOf(item);
-        } catch (IllegalArgumentException e) {
-            // A level or a criterion that the rubric does not have.
-            throw Refused.invalid("levels", String.valueOf(e.getMessage()));
-        }
-    }
-
-    private static String why(ReadingChange change) {
-        return change.why() == null
-                ? ""
-                : Lengths.atMost("why", change.why(), LONGEST_WHY).strip();
-    }
-
-    private static Map<String, Object> kept(ReadingChange change) {
-        Map<String, Object> kept = new LinkedHashMap<>();
-        kept.put("levels", change.levels());
-        if (change.points() != null && !change.points().isBlank()) {
-            kept.put("points", change.points().strip());
-            kept.put("why", why(change));
-        }
-        kept.put("comment", Lengths.atMost("comment", change.comment(), LONGEST_COMMENT));
-        kept.put("note", Lengths.atMost("note", change.note(), LONGEST_COMMENT));
-        kept.put("held", change.hold());
-        return kept;
-    }
-
     /** Goes back to what the answer had before one's own last reading; nothing is taken out of the ledger. */
     public ReadAnswer undo(Me me, UUID assessment, UUID answer, String itemId, ReadingUndo undo, boolean names) {
         Attempt attempt = attempt(me, assessment, answer, itemId, names);
-        return decide(me, attempt, itemId, undo.saw(), names, (edition, item, current, rule) -> {
+        return decide(me, attempt, itemId, undo.saw(), names, (edition, item, current, rule, text) -> {
             OwnDecision own = new OwnDecision(ledger.history(attempt.id(), itemId));
             LedgerMark last = own.standing();
             if (last.person() == null || last.reading() == null) {

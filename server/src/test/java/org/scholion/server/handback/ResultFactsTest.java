@@ -28,4 +28,14 @@ class ResultFactsTest {
     void a_result_from_before_standards_were_shown_is_the_same_as_one_that_shows_none() {
         assertThat(facts("")).isEqualTo(facts(", \"standards\": []"));
     }
+
+    @Test
+    void another_comment_on_words_makes_another_result_and_one_from_before_there_were_any_stays_the_same() {
+        String none = "{\"items\": [{\"item\": \"q1\"}]}";
+        String one = "{\"items\": [{\"item\": \"q1\", \"remarks\": [{\"from\": 0, \"to\": 4, \"text\": \"%s\"}]}]}";
+        JsonNode which = ResultFacts.of(Json.read(one.formatted("which?")));
+        assertThat(which).isNotEqualTo(ResultFacts.of(Json.read(none)));
+        assertThat(which).isNotEqualTo(ResultFacts.of(Json.read(one.formatted("clear"))));
+        assertThat(which).isEqualTo(ResultFacts.of(Json.read(one.formatted("which?"))));
+    }
 }
