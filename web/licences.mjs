@@ -7,6 +7,7 @@ const FITS = [
   "MIT",
   "MIT-0",
   "ISC",
+  "BSD",
   "BSD-2-Clause",
   "BSD-3-Clause",
   "0BSD",

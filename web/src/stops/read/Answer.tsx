@@ -19,6 +19,7 @@ export function Answer({
   onNames,
   onGo,
   onQuestion,
+  hints,
   children,
 }: {
   view: Schemas["ReadView"];
@@ -32,6 +33,8 @@ export function Answer({
   onNames?: (() => void) | undefined;
   onGo: (at: number) => void;
   onQuestion: (item: string) => void;
+  /** What is pointed out below it. */
+  hints: ReactNode;
   /** What was answered. */
   children: ReactNode;
 }) {
@@ -92,6 +95,7 @@ export function Answer({
             <strong className="text-waiting"> · {t("over the limit")}</strong>
           )}
         </p>
+        {hints}
       </article>
     </>
   );

@@ -12,6 +12,9 @@ import { sectionQuery, useHeader, useWhere } from "../Assessment";
 import { Answer } from "./Answer";
 import { AnswerText } from "./AnswerText";
 import { afterReading, unread } from "./afterReading";
+import { Hints } from "./hints/Hints";
+import { useHints } from "./hints/useHints";
+import { WhichHints } from "./hints/WhichHints";
 import { ALL, isNarrowed, keepPlace, pileOf, placeIn, withPile } from "./pile";
 import { ReadMargin } from "./ReadMargin";
 import { isComplete, withLevel } from "./reading";
@@ -150,6 +153,11 @@ function Reader({
   });
   const { change, set: setChange, save } = reading;
   const remarks = useRemarks(answer, change, setChange);
+  const hints = useHints(
+    { assessment, item: question.item, names },
+    answer.answer,
+    view.answers[at + 1]?.answer,
+  );
   const undo = useMutation({
     mutationFn: (last: Made) =>
       ok(
@@ -300,7 +308,9 @@ function Reader({
             }
           }}
           onMine={() => theirs && reading.sendOver(theirs)}
+          areWordsChosen={remarks.chosen !== null}
           onWords={<OnWords text={answer.text} remarks={remarks} />}
+          hints={mayName && <WhichHints assessment={assessment} item={question.item} />}
           second={
             <SecondReading
               assessment={assessment}
@@ -327,6 +337,7 @@ function Reader({
             setParams(withPile(params, pile), { replace: true });
           }}
           onNames={mayName ? toggleNames : undefined}
+          hints={hints && <Hints key={answer.answer} hints={hints} question={question} />}
           onGo={go}
           onQuestion={(item) => {
             const nextParams = new URLSearchParams(params);
@@ -337,7 +348,7 @@ function Reader({
           <AnswerText
             text={answer.text}
             remarks={change.remarks ?? []}
-            slips={[]}
+            slips={hints?.slips ?? []}
             chosen={remarks.chosen}
             onChoose={remarks.choose}
             onRemark={remarks.open}

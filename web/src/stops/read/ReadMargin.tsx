@@ -24,6 +24,8 @@ export function ReadMargin({
   onTheirs,
   onMine,
   onWords,
+  areWordsChosen,
+  hints,
   second,
 }: {
   question: Schemas["OpenQuestion"];
@@ -38,6 +40,10 @@ export function ReadMargin({
   onMine: () => void;
   /** What is said of single words. */
   onWords: ReactNode;
+  /** While some are chosen, what is said of them comes first. */
+  areWordsChosen: boolean;
+  /** Which hints there are; for whom it is to say. */
+  hints: ReactNode;
   /** What belongs to a second reading. */
   second: ReactNode;
 }) {
@@ -50,6 +56,7 @@ export function ReadMargin({
   };
   return (
     <>
+      {areWordsChosen && onWords}
       <h2 className="mb-2 text-small font-semibold text-soft">{t("Rubric")}</h2>
       {question.criteria.map((c, i) => (
         <CriterionBox
@@ -93,10 +100,11 @@ export function ReadMargin({
         onKeyDown={saveOnEnter}
         onChange={(e) => onChange({ ...change, note: e.target.value })}
       />
-      {onWords}
+      {!areWordsChosen && onWords}
       <p className="mt-2 mb-4 text-small text-soft">
         {t("Press Ctrl Enter to save from a field, Esc to leave it.")}
       </p>
+      {hints}
       {second}
     </>
   );

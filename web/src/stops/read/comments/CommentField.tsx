@@ -20,7 +20,8 @@ export function CommentField({
   onChange: (value: string) => void;
   onKeyDown: (e: KeyboardEvent) => void;
 }) {
-  const kept = useComments();
+  const all = useComments();
+  const kept = { ...all, comments: all.comments.filter((c) => c.letter === null) };
   const [slash, setSlash] = useState<Slash | null>(null);
   const [at, setAt] = useState(0);
   const field = useRef<HTMLTextAreaElement | null>(null);

@@ -21,9 +21,9 @@ export function OnWords({ text, remarks }: { text: string; remarks: ReturnType<t
     }
     e.stopPropagation();
   };
-  return (
-    <MarginPart title={t("On words of the answer")}>
-      {chosen === null ? (
+  if (chosen === null) {
+    return (
+      <MarginPart title={t("On words of the answer")}>
         <p className="text-small text-soft">
           {t("Select words in the answer to comment on them, or choose them by the keyboard:")}{" "}
           <TextButton className="min-h-6" onClick={remarks.begin}>
@@ -31,57 +31,58 @@ export function OnWords({ text, remarks }: { text: string; remarks: ReturnType<t
           </TextButton>{" "}
           <Kbd>W</Kbd>
         </p>
-      ) : (
-        <>
-          <p aria-live="polite" className="mb-1">
-            <q className="font-script">{text.slice(chosen.from, chosen.to)}</q>
-          </p>
-          <p className="mb-2 text-small text-soft">
-            {t("← → another word, with Shift more or fewer, Esc leaves.")}
-          </p>
-          {marks.length > 0 && (
-            <p className="mb-2 flex flex-wrap gap-2">
-              {marks.map((m) => (
-                <Button
-                  key={m.id}
-                  look="quiet"
-                  hotkey={m.letter?.toUpperCase()}
-                  onClick={() => remarks.say(m.text, true)}
-                >
-                  {m.text}
-                </Button>
-              ))}
-            </p>
-          )}
-          <Area
-            id="remark"
-            label={t("Comment on these words, for the student")}
-            value={remarks.text}
-            rows={2}
-            maxLength={2_000}
-            onKeyDown={onKey}
-            onChange={(e) => remarks.setText(e.target.value)}
-          />
-          <p className="mt-1 mb-2 flex flex-wrap gap-2">
+        <ShortMarks />
+      </MarginPart>
+    );
+  }
+  return (
+    <MarginPart title={t("On these words")}>
+      <p aria-live="polite" className="mb-1">
+        <q className="font-script">{text.slice(chosen.from, chosen.to)}</q>
+      </p>
+      <p className="mb-2 text-small text-soft">
+        {t("← → another word, with Shift more or fewer, Esc leaves.")}
+      </p>
+      {marks.length > 0 && (
+        <p className="mb-2 flex flex-wrap gap-2">
+          {marks.map((m) => (
             <Button
-              hotkey="Enter"
-              disabled={remarks.text.trim() === ""}
-              onClick={() => remarks.say(remarks.text, old?.brief ?? false)}
+              key={m.id}
+              look="quiet"
+              hotkey={m.letter?.toUpperCase()}
+              onClick={() => remarks.say(m.text, true)}
             >
-              {t("Put it there")}
+              {m.text}
             </Button>
-            {old && (
-              <Button look="quiet" onClick={remarks.remove}>
-                {t("Remove")}
-              </Button>
-            )}
-            <Button look="quiet" onClick={remarks.leave}>
-              {t("Leave the words")}
-            </Button>
-          </p>
-        </>
+          ))}
+        </p>
       )}
-      <ShortMarks />
+      <Area
+        id="remark"
+        label={t("Comment on these words, for the student")}
+        value={remarks.text}
+        rows={2}
+        maxLength={2_000}
+        onKeyDown={onKey}
+        onChange={(e) => remarks.setText(e.target.value)}
+      />
+      <p className="mt-1 mb-4 flex flex-wrap gap-2">
+        <Button
+          hotkey="Enter"
+          disabled={remarks.text.trim() === ""}
+          onClick={() => remarks.say(remarks.text, old?.brief ?? false)}
+        >
+          {t("Put it there")}
+        </Button>
+        {old && (
+          <Button look="quiet" onClick={remarks.remove}>
+            {t("Remove")}
+          </Button>
+        )}
+        <Button look="quiet" onClick={remarks.leave}>
+          {t("Leave the words")}
+        </Button>
+      </p>
     </MarginPart>
   );
 }

@@ -1,5 +1,5 @@
 import type { Span } from "../../../parts/remarks/pieces";
-import { trimmed } from "./words";
+import { wholeWords } from "./words";
 
 /** What of an answer is selected on the page, by the places that its pieces carry; null where nothing is. */
 export function spanChosen(within: HTMLElement, text: string): Span | null {
@@ -20,5 +20,5 @@ export function spanChosen(within: HTMLElement, text: string): Span | null {
   const from = begin(first) + (first.contains(range.startContainer) ? range.startOffset : 0);
   const to =
     begin(last) + (last.contains(range.endContainer) ? range.endOffset : (last.textContent?.length ?? 0));
-  return trimmed(text, { from, to });
+  return wholeWords(text, { from, to });
 }

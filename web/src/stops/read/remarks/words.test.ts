@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { moved, trimmed, wordsOf } from "./words";
+import { moved, wholeWords, wordsOf } from "./words";
 
 const TEXT = "First I’d rig a slip-line, then go.";
 const said = (span: { from: number; to: number } | null) => span && TEXT.slice(span.from, span.to);
@@ -29,8 +29,9 @@ describe("words that are chosen", () => {
     expect(moved("", null, 1, false)).toBeNull();
   });
 
-  it("begin and end at no blank", () => {
-    expect(said(trimmed(TEXT, { from: 5, to: 10 }))).toBe("I’d");
-    expect(trimmed(TEXT, { from: 5, to: 6 })).toBeNull();
+  it("are taken whole, however little of them is selected", () => {
+    expect(said(wholeWords(TEXT, { from: 7, to: 11 }))).toBe("I’d rig");
+    expect(said(wholeWords(TEXT, { from: 5, to: 10 }))).toBe("I’d");
+    expect(wholeWords(TEXT, { from: 5, to: 6 })).toBeNull();
   });
 });

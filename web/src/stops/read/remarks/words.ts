@@ -27,10 +27,10 @@ export function moved(text: string, chosen: Span | null, by: 1 | -1, more: boole
   return words[within((by > 0 ? last : first) + by, 0)] ?? null;
 }
 
-/** Without blanks at both ends; null where nothing is left. */
-export function trimmed(text: string, { from, to }: Span): Span | null {
-  const words = text.slice(from, to);
-  const start = from + (words.length - words.trimStart().length);
-  const end = to - (words.length - words.trimEnd().length);
-  return start < end ? { from: start, to: end } : null;
+/** With the whole of the words at both ends; null where there is no word. */
+export function wholeWords(text: string, { from, to }: Span): Span | null {
+  const some = wordsOf(text).filter((w) => w.to > from && w.from < to);
+  const first = some[0];
+  const last = some.at(-1);
+  return first && last ? { from: first.from, to: last.to } : null;
 }

@@ -55,7 +55,7 @@ public final class Alike {
     }
 
     /** The part of their words that two texts have in common, from 0 to 1; two without a word are alike. */
-    private static double likeness(long[] a, long[] b) {
+    static double likeness(long[] a, long[] b) {
         int common = 0;
         int either = 0;
         for (int i = 0; i < a.length; i++) {
@@ -66,7 +66,7 @@ public final class Alike {
     }
 
     /** A bit for each kind of word, in a pile of very many without a copy for each two. */
-    private static long[] words(String text) {
+    static long[] words(String text) {
         long[] words = new long[KINDS / Long.SIZE];
         for (String word : WordRuns.of(text.toLowerCase(Locale.ROOT))) {
             int kind = Math.floorMod(word.hashCode(), KINDS);

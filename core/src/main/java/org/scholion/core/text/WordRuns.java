@@ -9,20 +9,25 @@ public final class WordRuns {
     private WordRuns() {}
 
     public static List<String> of(String text) {
-        List<String> words = new ArrayList<>();
+        return places(text).stream().map(place -> place.of(text)).toList();
+    }
+
+    /** The same as places in the text. */
+    public static List<Stretch> places(String text) {
+        List<Stretch> words = new ArrayList<>();
         int start = -1;
         for (int i = 0; i < text.length(); ) {
             int c = text.codePointAt(i);
             if (isWordPart(c)) {
                 start = start < 0 ? i : start;
             } else if (start >= 0) {
-                words.add(text.substring(start, i));
+                words.add(new Stretch(start, i));
                 start = -1;
             }
             i += Character.charCount(c);
         }
         if (start >= 0) {
-            words.add(text.substring(start));
+            words.add(new Stretch(start, text.length()));
         }
         return words;
     }

@@ -44,4 +44,19 @@ class AlikeTest {
             assertThat(Alike.order(texts)).isEqualTo(order);
         }
     }
+
+    @Test
+    void those_most_like_a_text_come_first_and_neither_itself_nor_any_that_does_not_come_into_question() {
+        AlikePile pile = new AlikePile(List.of(
+                "slack water then fast", "slack water then slow", "SLACK water, then fast!", "the moon", "slack water"));
+        assertThat(pile.nearest(0, 0.5, i -> true, 9))
+                .extracting(AlikePile.Near::text)
+                .containsExactly(2, 1, 4);
+        assertThat(pile.nearest(0, 0.5, i -> true, 9).get(0).likeness()).isEqualTo(1);
+        assertThat(pile.nearest(0, 0.5, i -> true, 9).get(1).likeness()).isEqualTo(3.0 / 5);
+        assertThat(pile.nearest(0, 0.5, i -> i != 2, 1))
+                .extracting(AlikePile.Near::text)
+                .containsExactly(1);
+        assertThat(pile.nearest(3, 0.5, i -> true, 9)).isEmpty();
+    }
 }

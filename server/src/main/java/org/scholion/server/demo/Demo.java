@@ -183,6 +183,7 @@ class Demo implements ApplicationRunner {
         clock.at(at.plus(Duration.ofHours(4)), () -> settle(school, id, "q3", "double bowline", "0"));
         readSome(school, id, "tides", "A", at.plus(Duration.ofHours(5)), 99);
         readSome(school, id, "tides", "B", at.plus(Duration.ofHours(6)), 13);
+        openItems("tides").forEach(item -> twice.lookFor(school, id, item));
     }
 
     /** Written in time on a telephone without a connection; it came when everything was over. */

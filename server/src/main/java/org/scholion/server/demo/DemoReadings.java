@@ -10,6 +10,7 @@ import java.util.UUID;
 import org.scholion.core.rubric.Resolving;
 import org.scholion.server.ledger.Remark;
 import org.scholion.server.platform.Me;
+import org.scholion.server.read.HintPlans;
 import org.scholion.server.read.KeptComments;
 import org.scholion.server.read.Readings;
 import org.scholion.server.read.SecondReadings;
@@ -31,16 +32,27 @@ class DemoReadings {
     private final Readings readings;
     private final SecondReadings seconds;
     private final KeptComments comments;
+    private final HintPlans plans;
 
-    DemoReadings(Readings readings, SecondReadings seconds, KeptComments comments) {
+    DemoReadings(Readings readings, SecondReadings seconds, KeptComments comments, HintPlans plans) {
         this.readings = readings;
         this.seconds = seconds;
         this.comments = comments;
+        this.plans = plans;
     }
 
     void keepComments(DemoSchool.School school) {
         OFTEN.forEach(text -> comments.keep(school.aud(), text, null));
         SHORT.forEach((letter, text) -> comments.keep(school.aud(), text, letter));
+    }
+
+    /** Words of the trade are looked for in what is said of the stream in the harbour mouth. */
+    void lookFor(DemoSchool.School school, UUID assessment, String item) {
+        plans.plan(
+                school.aud(),
+                assessment,
+                item,
+                new HintPlans.HintPlan(List.of("slack", "range", "rate", "rule of twelfths", "springs"), true, true, true));
     }
 
     /** Halvard reads what Aud has read; the first reading counts, so that the second one only says how far they agree. */

@@ -26,6 +26,8 @@ final class Chosen {
 
     private final Readings.ReadingChange change;
     private final String why;
+    private final String comment;
+    private final String note;
     private final List<Remark> remarks;
 
     /**
@@ -38,8 +40,8 @@ final class Chosen {
                 ? ""
                 : Lengths.atMost("why", change.why(), LONGEST_WHY).strip();
         this.remarks = change.remarks() == null ? List.of() : remarks(change.remarks(), text);
-        Lengths.atMost("comment", change.comment(), LONGEST_COMMENT);
-        Lengths.atMost("note", change.note(), LONGEST_COMMENT);
+        this.comment = Lengths.atMost("comment", change.comment(), LONGEST_COMMENT);
+        this.note = Lengths.atMost("note", change.note(), LONGEST_COMMENT);
     }
 
     private static List<Remark> remarks(List<Remark> all, String text) {
@@ -111,8 +113,8 @@ final class Chosen {
                 change.levels(),
                 typedPoints(),
                 why,
-                change.comment(),
-                change.note(),
+                comment,
+                note,
                 change.hold(),
                 Boolean.TRUE.equals(change.third()),
                 remarks);
@@ -126,8 +128,8 @@ final class Chosen {
             kept.put("points", typedPoints());
             kept.put("why", why);
         }
-        kept.put("comment", change.comment());
-        kept.put("note", change.note());
+        kept.put("comment", comment);
+        kept.put("note", note);
         kept.put("held", change.hold());
         kept.put("remarks", Remark.plain(remarks));
         return kept;

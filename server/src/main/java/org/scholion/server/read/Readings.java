@@ -379,7 +379,7 @@ public class Readings {
     }
 
     /** The attempt that an answer is of; where names are hidden, its own name is turned back. */
-    private Attempt attempt(Me me, UUID assessment, UUID answer, String item, boolean names) {
+    Attempt attempt(Me me, UUID assessment, UUID answer, String item, boolean names) {
         UUID id = names ? answer : veil.uncovered(ReadAnswers.place(me, item), answer);
         access.require(me, names ? Access.Action.WORK_ON_ATTEMPT : Access.Action.READ_ATTEMPT, id);
         Attempt attempt = attempts.require(id);
@@ -463,6 +463,10 @@ public class Readings {
             return own.before(me, "reading", "Read the answer again to decide differently.")
                     .restored(me, edition.number(), clock.instant());
         });
+    }
+
+    OpenItem open(UUID assessment, String itemId) {
+        return open(editions.require(assessment), itemId);
     }
 
     private static OpenItem open(Edition edition, String itemId) {
