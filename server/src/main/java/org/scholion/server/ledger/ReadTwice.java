@@ -48,9 +48,14 @@ public record ReadTwice(Resolving rule, List<ByReader> readings) {
                     levels, points == null ? null : Fraction.parse(points).orElse(null), why);
         }
 
+        /** What it would be worth by itself. */
+        public Mark markOf(OpenItem item) {
+            return reading().under(item).markOf(item);
+        }
+
         /** Whether it says what the answer is worth. */
         public boolean isComplete(OpenItem item) {
-            return !held && reading().under(item).markOf(item).state() == State.SCORED;
+            return !held && markOf(item).state() == State.SCORED;
         }
     }
 

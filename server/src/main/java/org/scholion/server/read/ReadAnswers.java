@@ -36,7 +36,6 @@ class ReadAnswers {
         return "read/" + me.id() + "/" + item;
     }
 
-    /** @param rule where the answer is read twice; null where one reading is enough */
     Readings.ReadAnswer view(
             Me me,
             OpenItem item,
@@ -45,11 +44,29 @@ class ReadAnswers {
             LedgerMark m,
             boolean names,
             @Nullable Resolving rule) {
+        return view(me, item, attempt, answer, m, names, rule, null);
+    }
+
+    /**
+     * @param rule where the answer is read twice; null where one reading is enough
+     * @param student the number of the student in a pile that is read by student
+     */
+    Readings.ReadAnswer view(
+            Me me,
+            OpenItem item,
+            Attempt attempt,
+            Answer answer,
+            LedgerMark m,
+            boolean names,
+            @Nullable Resolving rule,
+            @Nullable Integer student) {
         ReadTwice twice = rule == null ? null : ReadTwice.of(rule, m, item);
         LedgerMark own = twice == null ? m : twice.seenBy(me.id(), m, item);
         JsonNode reading = own.reading() == null ? JsonColumn.node(Map.of()) : own.reading();
         return new Readings.ReadAnswer(
                 names ? attempt.id() : veil.covered(place(me, item.id()), attempt.id()),
+                item.id(),
+                student,
                 names ? attempt.name() : null,
                 answer.shown(),
                 WordRuns.of(answer.shown()).size(),

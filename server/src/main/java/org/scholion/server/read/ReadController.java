@@ -17,9 +17,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class ReadController {
     private final Readings readings;
+    private final HowRead how;
 
-    ReadController(Readings readings) {
+    ReadController(Readings readings, HowRead how) {
         this.readings = readings;
+        this.how = how;
     }
 
     @GetMapping("/assessments/{assessment}/readings")
@@ -30,11 +32,22 @@ class ReadController {
             @RequestParam(required = false) @Nullable String item,
             @RequestParam(required = false) @Nullable Integer from,
             @RequestParam(defaultValue = "false") boolean names,
+            @RequestParam(defaultValue = "false") boolean byStudent,
             @RequestParam(defaultValue = "USUAL") Pile.Order order,
             @RequestParam(defaultValue = "ALL") Pile.Show show,
             @RequestParam(required = false) @Nullable String level) {
         Pile.Choice choice = new Pile.Choice(order, show, level);
-        return readings.of(me, assessment, new Readings.Looking(section, item, from, names, choice));
+        return readings.of(me, assessment, new Readings.Looking(section, item, from, names, byStudent, choice));
+    }
+
+    @GetMapping("/assessments/{assessment}/readings/{item}/how")
+    HowRead.HowReadView how(
+            @AuthenticationPrincipal Me me,
+            @PathVariable UUID assessment,
+            @PathVariable String item,
+            @RequestParam(required = false) @Nullable UUID section,
+            @RequestParam(defaultValue = "false") boolean names) {
+        return how.of(me, assessment, item, section, names);
     }
 
     /** @param answer its own name, as the list of answers gives it */

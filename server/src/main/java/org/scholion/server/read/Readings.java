@@ -10,6 +10,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
@@ -133,6 +134,7 @@ public class Readings {
      * An answer to be read.
      *
      * @param answer the answer's own name, which says nothing about who wrote it while names are hidden
+     * @param student read by student: whose it is, from 1 in the order of the pile; null else
      * @param name who wrote it; null when names are hidden
      * @param points by hand: where there is no rubric, or over it, and then {@code why}
      * @param saw which mark this is; it goes back with what is decided
@@ -142,6 +144,8 @@ public class Readings {
      */
     public record ReadAnswer(
             UUID answer,
+            String item,
+            @Nullable Integer student,
             @Nullable String name,
             String text,
             int words,
@@ -172,6 +176,7 @@ public class Readings {
      * @param item the question; the first with something unread where none is named
      * @param from the place of an answer that is to be among those shown; from the first unread where none is named
      * @param names whether names are shown
+     * @param byStudent all open answers of one student after the other, instead of all to one question
      * @param choice in which order, and which of them
      */
     record Looking(
@@ -179,6 +184,7 @@ public class Readings {
             @Nullable String item,
             @Nullable Integer from,
             boolean names,
+            boolean byStudent,
             Pile.Choice choice) {}
 
     /**
@@ -207,7 +213,7 @@ public class Readings {
     @Transactional(readOnly = true)
     public ReadView of(Me me, UUID assessment, @Nullable UUID section, String item, boolean names) {
         Pile.Choice all = new Pile.Choice(Pile.Order.USUAL, Pile.Show.ALL, null);
-        return of(me, assessment, new Looking(section, item, null, names, all));
+        return of(me, assessment, new Looking(section, item, null, names, false, all));
     }
 
     @Transactional(readOnly = true)
@@ -236,6 +242,10 @@ public class Readings {
             questions.add(question(
                     paper.edition(), one, unread, count(answers), answers.size(), SecondReadings.view(second)));
         }
+        if (looking.byStudent()) {
+            List<Waiting> all = byStudent(me, paper, open, given, twice, looking);
+            return window(me, questions, null, all, twice, looking);
+        }
         OpenItem looked = open.stream()
                 .filter(o -> o.id().equals(looking.item()))
                 .findFirst()
@@ -246,11 +256,78 @@ public class Readings {
         }
         List<Given> usual = inOrder(me, looked, given.getOrDefault(looked.id(), List.of()), looking.names());
         SecondReadingRow second = twice.get(looked.id());
-        List<Given> all = pile.of(me, looked, usual, looking.choice(), second);
+        List<Waiting> all = pile.of(me, looked, usual, looking.choice(), second).stream()
+                .map(g -> new Waiting(looked, g, null))
+                .toList();
+        return window(me, questions, looked.id(), all, twice, looking);
+    }
+
+    /** An answer of the pile, with the student's number where it is read by student. */
+    private record Waiting(OpenItem item, Given given, @Nullable Integer student) {}
+
+    private ReadView window(
+            Me me,
+            List<OpenQuestion> questions,
+            @Nullable String item,
+            List<Waiting> all,
+            Map<String, SecondReadingRow> twice,
+            Looking looking) {
         int from = from(all, looking.from());
-        List<Given> window = all.subList(from, Math.min(all.size(), from + WINDOW));
-        return new ReadView(
-                questions, looked.id(), all.size(), from, answers(me, looked, window, looking.names(), second));
+        List<Waiting> window = all.subList(from, Math.min(all.size(), from + WINDOW));
+        return new ReadView(questions, item, all.size(), from, answers(me, window, looking.names(), twice));
+    }
+
+    /** Student after student, without names in an order that says nothing about them, and each in the paper's order. */
+    private List<Waiting> byStudent(
+            Me me,
+            MarkedPaper paper,
+            List<OpenItem> open,
+            Map<String, List<Given>> given,
+            Map<String, SecondReadingRow> twice,
+            Looking looking) {
+        Map<UUID, List<Waiting>> all = new HashMap<>();
+        Pile.Choice choice = new Pile.Choice(Pile.Order.USUAL, looking.choice().show(), null);
+        Set<UUID> said = given.values().stream()
+                .flatMap(List::stream)
+                .map(g -> g.attempt().id())
+                .collect(Collectors.toSet());
+        List<UUID> order = inOrder(
+                me,
+                paper.attempts().stream()
+                        .map(m -> m.attempt().id())
+                        .filter(said::contains)
+                        .toList(),
+                looking);
+        Map<UUID, Integer> numbers = new HashMap<>();
+        order.forEach(id -> numbers.put(id, numbers.size() + 1));
+        for (OpenItem item : open) {
+            List<Given> answers = given.getOrDefault(item.id(), List.of());
+            for (Given one : pile.of(me, item, answers, choice, twice.get(item.id()))) {
+                UUID id = one.attempt().id();
+                all.computeIfAbsent(id, i -> new ArrayList<>()).add(new Waiting(item, one, numbers.get(id)));
+            }
+        }
+        return order.stream()
+                .flatMap(id -> all.getOrDefault(id, List.of()).stream())
+                .toList();
+    }
+
+    private List<UUID> inOrder(Me me, List<UUID> ids, Looking looking) {
+        if (looking.names()) {
+            return ids;
+        }
+        Map<UUID, UUID> covered = veil.covered("read/" + me.id() + "/by student", ids);
+        return ids.stream()
+                .sorted(Comparator.comparing(id -> Objects.requireNonNull(covered.get(id))))
+                .toList();
+    }
+
+    /** The answers to one question in their usual order. */
+    List<Given> usual(Me me, UUID assessment, @Nullable UUID section, OpenItem item, boolean names) {
+        List<Given> given = papers.find(assessment, section)
+                .map(paper -> given(paper, List.of(item)).getOrDefault(item.id(), List.of()))
+                .orElse(List.of());
+        return inOrder(me, item, given, names);
     }
 
     /** An answer to an open question. */
@@ -311,10 +388,10 @@ public class Readings {
     }
 
     /** Where a window begins that has this place in it; without one, the first unread. */
-    private static int from(List<Given> all, @Nullable Integer wanted) {
+    private static int from(List<Waiting> all, @Nullable Integer wanted) {
         int place = wanted == null
                 ? IntStream.range(0, all.size())
-                        .filter(i -> all.get(i).unread())
+                        .filter(i -> all.get(i).given().unread())
                         .findFirst()
                         .orElse(0)
                 : Math.max(0, Math.min(wanted, all.size() - 1));
@@ -322,19 +399,23 @@ public class Readings {
     }
 
     private List<ReadAnswer> answers(
-            Me me, OpenItem item, List<Given> window, boolean names, @Nullable SecondReadingRow second) {
-        List<UUID> ids = window.stream().map(g -> g.attempt().id()).toList();
-        Set<String> only = Set.of(item.id());
-        Map<UUID, Map<String, JsonNode>> responses = attempts.responsesOf(ids, only);
-        Map<UUID, Map<String, LedgerMark>> current = ledger.currentOf(ids, only);
+            Me me, List<Waiting> window, boolean names, Map<String, SecondReadingRow> twice) {
+        List<UUID> ids =
+                window.stream().map(w -> w.given().attempt().id()).distinct().toList();
+        Set<String> items = window.stream().map(w -> w.item().id()).collect(Collectors.toSet());
+        Map<UUID, Map<String, JsonNode>> responses = attempts.responsesOf(ids, items);
+        Map<UUID, Map<String, LedgerMark>> current = ledger.currentOf(ids, items);
         List<ReadAnswer> all = new ArrayList<>();
-        for (Given one : window) {
-            UUID id = one.attempt().id();
+        for (Waiting one : window) {
+            OpenItem item = one.item();
+            UUID id = one.given().attempt().id();
             LedgerMark mark = current.getOrDefault(id, Map.of()).get(item.id());
             if (mark != null) {
                 Answer answer = Attempts.answer(item, responses.getOrDefault(id, Map.of()));
+                SecondReadingRow second = twice.get(item.id());
                 Resolving rule = second != null && second.isOf(id) ? second.rule() : null;
-                all.add(shown.view(me, item, one.attempt(), answer, mark, names, rule));
+                all.add(shown.view(
+                        me, item, one.given().attempt(), answer, mark, names, rule, one.student()));
             }
         }
         return all;
