@@ -5,6 +5,7 @@ import { Mark, Mastered } from "../../parts/Mark";
 import { t } from "../../text";
 import { unread } from "./afterReading";
 import { isNarrowed, type Pile } from "./pile";
+import { Questions, Ways } from "./Ways";
 import { WhichAnswers } from "./WhichAnswers";
 
 /** The answer in large type with its lines numbered, under the strip of all answers. */
@@ -44,26 +45,14 @@ export function Answer({
         <h2 className="shrink-0 font-semibold">{t("Question {{n}}", { n: question.number })}</h2>
         <p className="font-script">{question.prompt}</p>
       </div>
-      {view.questions.length > 1 && (
-        <p className="border-b border-rule px-6 py-2 text-small">
-          {view.questions.map((q) => (
-            <button
-              key={q.item}
-              type="button"
-              aria-pressed={q.item === question.item}
-              onClick={() => onQuestion(q.item)}
-              className={`mr-5 ${q.item === question.item ? "font-semibold" : "text-soft underline"}`}
-            >
-              {t("Question {{n}}", { n: q.number })}:{" "}
-              {t("{{n}} of {{all}} unread", { n: q.unread, all: q.answers })}
-            </button>
-          ))}
-        </p>
+      <Ways />
+      {view.questions.length > 1 && view.item !== null && (
+        <Questions questions={view.questions} item={question.item} onQuestion={onQuestion} />
       )}
       <div className="flex flex-wrap items-center gap-3 px-6 py-3">
         <StripOfAnswers answers={view.answers} from={view.from} at={at} onGo={onGo} />
         <span className="text-small text-soft" aria-live="polite">
-          {t("{{n}} of {{all}} read", { n: question.answers - question.unread, all: question.answers })} ·{" "}
+          {t("{{n}} of {{all}} read", readOf(view, question))} ·{" "}
           {question.second && <>{t("{{count}} wait for you", { count: question.mine })} · </>}
           {isNarrowed(pile) && <>{t("{{count}} are shown", { count: view.found })} · </>}
           {view.found > view.answers.length && (
@@ -77,11 +66,11 @@ export function Answer({
           )}
           {onNames && <TextButton onClick={onNames}>{names ? t("Hide names") : t("Show names")}</TextButton>}
         </span>
-        <WhichAnswers question={question} pile={pile} onPile={onPile} />
+        <WhichAnswers question={view.item === null ? null : question} pile={pile} onPile={onPile} />
       </div>
       <article className="px-6 pb-4" aria-label={t("The answer")}>
         <p className="mb-2 flex gap-4 text-small">
-          <strong>{answer.name ?? t("answer {{n}}", { n: view.from + at + 1 })}</strong>
+          <strong>{answer.name ?? whose(answer, view.from + at + 1)}</strong>
           <Mark mark={answer.mark} />
           <Mastered mark={answer.mark} />
           {answer.held && <span className="font-semibold text-waiting">{t("held back")}</span>}
@@ -123,12 +112,12 @@ function StripOfAnswers({
             : "border-rule-strong bg-sheet";
         return (
           <button
-            key={a.answer}
+            key={a.answer + a.item}
             type="button"
             aria-current={i === at}
-            aria-label={`${a.name ?? t("answer {{n}}", { n: from + i + 1 })}, ${done ? t("read") : a.held ? t("held back") : t("unread")}`}
+            aria-label={`${a.name ?? whose(a, from + i + 1)}, ${done ? t("read") : a.held ? t("held back") : t("unread")}`}
             onClick={() => onGo(i)}
-            className="flex size-6 items-center justify-center"
+            className={`flex size-6 items-center justify-center ${isNext(answers, i) ? "ml-3" : ""}`}
           >
             <span
               className={`block h-5 w-4 border ${look} ${i === at ? "outline-2 outline-offset-1 outline-ink" : ""}`}
@@ -138,4 +127,19 @@ function StripOfAnswers({
       })}
     </span>
   );
+}
+
+/** Whose answer it is, as far as it may be told. */
+const whose = (a: Schemas["ReadAnswer"], place: number): string =>
+  a.student === null ? t("answer {{n}}", { n: place }) : t("student {{n}}", { n: a.student });
+
+/** Whether another student begins here. */
+const isNext = (answers: Schemas["ReadAnswer"][], i: number): boolean =>
+  i > 0 && answers[i]?.student !== answers[i - 1]?.student;
+
+/** How many are read, of the question or, by student, of all questions. */
+function readOf(view: Schemas["ReadView"], question: Schemas["OpenQuestion"]): { n: number; all: number } {
+  const some = view.item === null ? view.questions : [question];
+  const sum = (of: (q: Schemas["OpenQuestion"]) => number) => some.reduce((n, q) => n + of(q), 0);
+  return { n: sum((q) => q.answers - q.unread), all: sum((q) => q.answers) };
 }

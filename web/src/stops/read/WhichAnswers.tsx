@@ -9,11 +9,12 @@ export function WhichAnswers({
   pile,
   onPile,
 }: {
-  question: Schemas["OpenQuestion"];
+  /** Null where all open answers of a student come together: they have one order, and no levels in common. */
+  question: Schemas["OpenQuestion"] | null;
   pile: Pile;
   onPile: (pile: Pile) => void;
 }) {
-  const levels = question.criteria.flatMap((c) =>
+  const levels = (question?.criteria ?? []).flatMap((c) =>
     c.levels.map((l): [string, string] => [
       `${c.id}:${l.id}`,
       t("at {{level}} in {{criterion}}", { level: l.text || l.points, criterion: c.title }),
@@ -22,17 +23,19 @@ export function WhichAnswers({
   const { level: _level, ...others } = pile;
   return (
     <span className="flex flex-wrap items-center gap-x-4 gap-y-1">
-      <Choose
-        label={t("Order")}
-        value={pile.order}
-        options={[
-          ["USUAL", t("as usual")],
-          ["LENGTH", t("the shortest first")],
-          ["LIKENESS", t("alike next to alike")],
-          ["SECTION", t("by section")],
-        ]}
-        onChange={(order) => onPile({ ...pile, order: order as Pile["order"] })}
-      />
+      {question && (
+        <Choose
+          label={t("Order")}
+          value={pile.order}
+          options={[
+            ["USUAL", t("as usual")],
+            ["LENGTH", t("the shortest first")],
+            ["LIKENESS", t("alike next to alike")],
+            ["SECTION", t("by section")],
+          ]}
+          onChange={(order) => onPile({ ...pile, order: order as Pile["order"] })}
+        />
+      )}
       <Choose
         label={t("Show")}
         value={pile.level ?? pile.show}
@@ -40,7 +43,7 @@ export function WhichAnswers({
           ["ALL", t("all")],
           ["UNREAD", t("unread")],
           ["HELD", t("held back")],
-          ...(question.second ? [["DIFFER", t("readers differ")] as [string, string]] : []),
+          ...(question?.second ? [["DIFFER", t("readers differ")] as [string, string]] : []),
           ...levels,
         ]}
         onChange={(show) =>

@@ -3,7 +3,7 @@ import type { Schemas } from "../../api/client";
 import { afterReading, unread } from "./afterReading";
 
 const answer = (name: string, state: string) =>
-  ({ answer: name, mark: { state } }) as unknown as Schemas["ReadAnswer"];
+  ({ answer: name, item: "q5", mark: { state } }) as unknown as Schemas["ReadAnswer"];
 const view = {
   item: "q5",
   questions: [

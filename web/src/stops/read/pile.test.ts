@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { ALL, isNarrowed, pileOf, placeIn, withPile } from "./pile";
+import { ALL, isNarrowed, pileOf, placeIn, wayOf, withPile, withWay } from "./pile";
 
 describe("the pile that is read", () => {
   it("stands in the address and comes back from it", () => {
@@ -24,5 +24,14 @@ describe("the pile that is read", () => {
     for (const odd of ["", "answer=0", "answer=-3", "answer=x", "answer=1.5"]) {
       expect(placeIn(new URLSearchParams(odd)), odd).toBeNull();
     }
+  });
+
+  it("has its way in the address, and another way begins with all answers", () => {
+    const params = new URLSearchParams("question=q4&show=unread&answer=7&names=shown");
+    const next = withWay(params, "student");
+    expect(wayOf(next)).toBe("student");
+    expect(next.toString()).toBe("question=q4&names=shown&way=student");
+    expect(wayOf(withWay(next, "question"))).toBe("question");
+    expect(wayOf(new URLSearchParams("way=anything"))).toBe("question");
   });
 });

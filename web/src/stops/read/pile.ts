@@ -42,3 +42,18 @@ export function keepPlace(place: number): void {
   url.searchParams.set("answer", String(place + 1));
   history.replaceState(history.state, "", url);
 }
+
+/** How the open answers are gone through. */
+export type Way = "question" | "student" | "quick" | "how";
+
+const WAYS: Way[] = ["question", "student", "quick", "how"];
+
+export const wayOf = (params: URLSearchParams): Way =>
+  WAYS.find((w) => w === params.get("way")) ?? "question";
+
+/** The same question in another way; the place is another one there. */
+export function withWay(params: URLSearchParams, way: Way): URLSearchParams {
+  const next = withPile(params, ALL);
+  way === "question" ? next.delete("way") : next.set("way", way);
+  return next;
+}

@@ -17,11 +17,11 @@ export function WhichHints({ assessment, item }: { assessment: string; item: str
   const typed = words ?? (plan?.words ?? []).join("\n");
   return (
     <details className="mb-4 text-small">
-      <summary className="min-h-6 cursor-pointer text-soft">{t("Hints for this question")}</summary>
+      <summary className="mb-1 min-h-6 cursor-pointer text-soft">{t("Hints for this question")}</summary>
       {plan && (
         <>
           {each.map(([name, label]) => (
-            <label key={name} className="flex min-h-6 items-baseline gap-2">
+            <label key={name} className="flex min-h-7 items-center gap-2">
               <input
                 type="checkbox"
                 checked={plan[name]}
