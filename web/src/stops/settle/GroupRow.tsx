@@ -56,7 +56,16 @@ export function GroupRow({
           </GivenAnswer>
         </span>
         <span className="text-small text-soft">
-          {group.near} · {names(group)}
+          {group.near} ·{" "}
+          {group.rightIn.length > 0 && (
+            <>
+              <strong className="text-waiting">
+                {t("would be right in question {{numbers}}", { numbers: group.rightIn.join(", ") })}
+              </strong>{" "}
+              ·{" "}
+            </>
+          )}
+          {names(group)}
         </span>
       </button>
       {here && (

@@ -190,7 +190,10 @@ function Cell({
   const client = useQueryClient();
   const store = useTypedStore<string>(`quick:${assessment}:${question.item}:${answer.answer}`);
   const saved = typedOf(answer, question);
-  const [typed, setTyped] = useState<string | null>(() => store.read());
+  const [typed, setTyped] = useState<string | null>(() => {
+    const kept = store.read();
+    return kept === saved ? null : kept;
+  });
   const [fault, setFault] = useState(() =>
     typed === null ? "" : t("Typed before and not saved. Enter saves it."),
   );

@@ -200,4 +200,17 @@ class SettleTest {
                 .get("form")
                 .stringValue();
     }
+
+    @Test
+    void an_answer_that_would_be_right_in_another_question_says_in_which(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Beside the wrong number", "A")
+                .sits("Noor Haddix", null, "10 nmi", "bowline", null)
+                .sits("Asa Quayle", null, "rescue knot", null, null);
+        JsonNode questions = lesson.teacher.get(lesson.path("/doubts")).ok().get("questions");
+        assertThat(questions.valueStream()
+                        .flatMap(q -> q.get("groups").valueStream())
+                        .map(g -> g.get("shown").stringValue() + " " + g.get("rightIn"))
+                        .toList())
+                .containsExactlyInAnyOrder("10 nmi [3]", "bowline [2]", "rescue knot []");
+    }
 }

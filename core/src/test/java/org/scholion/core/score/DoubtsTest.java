@@ -107,4 +107,26 @@ class DoubtsTest {
         String[] many = IntStream.range(0, 1_000).mapToObj(i -> "answer " + i).toArray(String[]::new);
         assertThat(groups(many)).extracting(Doubts.Group::form).containsExactlyInAnyOrder(many);
     }
+
+    @Test
+    void an_answer_is_right_elsewhere_only_with_full_credit_and_never_in_its_own_question() {
+        TextItem half = new TextItem(
+                Head.of("q2", Fraction.ONE),
+                List.of(
+                        new TextItem.SameText("hitch", Fraction.ONE, null),
+                        new TextItem.SameText("bowline", Fraction.of(1, 2), null)),
+                List.of(),
+                Fraction.ZERO,
+                EnumSet.of(TextItem.Ignore.CASE),
+                TextItem.Spelling.NONE,
+                Fraction.ONE,
+                false,
+                "en");
+        RightElsewhere paper = new RightElsewhere(List.of(KNOT, half), Scorer::of);
+        assertThat(paper.of(KNOT, new Answer.Typed("Hitch"))).containsExactly(half);
+        assertThat(paper.of(half, new Answer.Typed("sheet bend"))).containsExactly(KNOT);
+        assertThat(paper.of(KNOT, new Answer.Typed("bowline"))).isEmpty();
+        assertThat(paper.of(KNOT, Answer.NONE)).isEmpty();
+        assertThat(paper.of(KNOT, Answer.Chosen.of("hitch"))).isEmpty();
+    }
 }

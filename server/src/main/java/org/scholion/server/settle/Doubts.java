@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.answer.Answer;
 import org.scholion.core.answer.Told;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.OpenItem;
@@ -15,6 +16,7 @@ import org.scholion.core.reason.Words;
 import org.scholion.core.score.Doubts.Group;
 import org.scholion.core.score.HowItScores;
 import org.scholion.core.score.Likeness;
+import org.scholion.core.score.RightElsewhere;
 import org.scholion.core.score.State;
 import org.scholion.core.text.Letters;
 import org.scholion.server.key.Edition;
@@ -66,6 +68,7 @@ class Doubts {
      * @param like the listed answers that it is like, the likeliest first
      * @param letters the answer with the letters marked that the group above it has otherwise; empty where it is near none
      * @param given the answer laid out as it was given; null where the question has changed since
+     * @param rightIn the numbers of other questions in which it would be right
      * @param phrase a listed text that the answer holds, for "any answer with this in it"
      * @param byHand the key cannot learn it: it answers the question as it was before it changed
      * @param saw which marks these are; they go back with the decision
@@ -81,6 +84,7 @@ class Doubts {
             List<Likeness> like,
             List<Letters.Stretch> letters,
             @Nullable AnswerView given,
+            List<Integer> rightIn,
             boolean byHand,
             List<String> saw) {}
 
@@ -280,10 +284,17 @@ class Doubts {
                         .map(own -> own.get(0).attempt().id())
                         .toList());
         JsonNode picture = picture(edition, item);
+        RightElsewhere elsewhere = new RightElsewhere(edition.items(), edition::scorer);
         List<DoubtGroup> groups = new ArrayList<>();
         for (int i = 0; i < equal.size(); i++) {
             Group<Waiting> g = equal.get(i);
-            groups.add(group(item, g, because(whole, g.waiting()), i < MOST_AT_ALL));
+            Answer answer = g.waiting().get(0).said().answer();
+            List<Integer> rightIn = i >= MOST
+                    ? List.of()
+                    : elsewhere.of(item, answer).stream()
+                            .map(other -> edition.numberOf(other.id()))
+                            .toList();
+            groups.add(group(item, g, because(whole, g.waiting()), rightIn, i < MOST_AT_ALL));
         }
         outgrown.forEach((form, own) -> groups.add(outgrown(edition, item, form, own, because(whole, own))));
         return new QuestionDoubts(
@@ -346,6 +357,7 @@ class Doubts {
                 List.of(),
                 List.of(),
                 null,
+                List.of(),
                 true,
                 seen.marks(marks(equal)));
     }
@@ -359,7 +371,8 @@ class Doubts {
     }
 
     /** @param laidOut whether it may be shown: of very many the last are only counted */
-    private DoubtGroup group(Item item, Group<Waiting> group, String because, boolean laidOut) {
+    private DoubtGroup group(
+            Item item, Group<Waiting> group, String because, List<Integer> rightIn, boolean laidOut) {
         Waiting first = group.waiting().get(0);
         Likeness like = group.like().stream().findFirst().orElse(null);
         return new DoubtGroup(
@@ -375,6 +388,7 @@ class Doubts {
                 group.like(),
                 group.letters(),
                 laidOut ? AnswerView.of(item, first.said().answer()) : null,
+                rightIn,
                 false,
                 seen.marks(marks(group.waiting())));
     }
