@@ -1,12 +1,13 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useSearchParams } from "react-router";
-import { api, ok } from "../../api/client";
+import { api, ok, type Schemas } from "../../api/client";
 import { TextButton } from "../../parts/Button";
 import { Sheet } from "../../parts/Sheet";
 import { Empty, Loaded } from "../../parts/States";
 import { t } from "../../text";
 import { sectionQuery, useWhere } from "../Assessment";
+import { Practice } from "./examples/Practice";
 import { HowItWasRead } from "./how/HowItWasRead";
 import { ALL, isNarrowed, pileOf, placeIn, wayOf, withPile } from "./pile";
 import { QuickEntry } from "./quick/QuickEntry";
@@ -49,6 +50,8 @@ export function Read() {
       {(view) =>
         way === "how" && view.item ? (
           <HowItWasRead assessment={assessment} section={section} view={view} names={names} />
+        ) : way === "practice" && questionOf(view) ? (
+          <Practice key={view.item} assessment={assessment} question={questionOf(view) as Question} />
         ) : view.answers.length === 0 ? (
           <Sheet margin={null}>
             {isNarrowed(pile) ? (
@@ -87,3 +90,8 @@ export function Read() {
     </Loaded>
   );
 }
+
+type Question = Schemas["OpenQuestion"];
+
+const questionOf = (view: Schemas["ReadView"]): Question | undefined =>
+  view.questions.find((q) => q.item === view.item);

@@ -8,6 +8,7 @@ import { MarginPart, Note } from "../../parts/Sheet";
 import { Trouble } from "../../parts/States";
 import { t } from "../../text";
 import { points } from "../../text/figures";
+import { CriterionBox } from "./CriterionBox";
 import { CommentField } from "./comments/CommentField";
 import { type Change, withLevel } from "./reading";
 
@@ -26,6 +27,7 @@ export function ReadMargin({
   onWords,
   areWordsChosen,
   hints,
+  examples,
   second,
 }: {
   question: Schemas["OpenQuestion"];
@@ -44,6 +46,8 @@ export function ReadMargin({
   areWordsChosen: boolean;
   /** Which hints there are; for whom it is to say. */
   hints: ReactNode;
+  /** Answers of which it is agreed what they are worth. */
+  examples: ReactNode;
   /** What belongs to a second reading. */
   second: ReactNode;
 }) {
@@ -104,6 +108,7 @@ export function ReadMargin({
       <p className="mt-2 mb-4 text-small text-soft">
         {t("Press Ctrl Enter to save from a field, Esc to leave it.")}
       </p>
+      {examples}
       {hints}
       {second}
     </>
@@ -177,47 +182,5 @@ function Theirs({
         <Button onClick={onMine}>{t("Save mine instead")}</Button>
       </p>
     </MarginPart>
-  );
-}
-
-function CriterionBox({
-  criterion,
-  here,
-  chosen,
-  onFocus,
-  onChoose,
-}: {
-  criterion: Schemas["CriterionView"];
-  here: boolean;
-  chosen: string | undefined;
-  onFocus: () => void;
-  onChoose: (level: string) => void;
-}) {
-  return (
-    <fieldset
-      onFocus={onFocus}
-      className={`mb-2 rounded-corner border bg-sheet ${here ? "border-ink" : "border-rule"}`}
-    >
-      <legend className="sr-only">{criterion.title}</legend>
-      <p className="flex justify-between px-3 py-1" aria-hidden="true">
-        <strong>{criterion.title}</strong>
-        <span className="text-small text-standard">{criterion.standards.join(" ")}</span>
-      </p>
-      {criterion.levels.map((level, i) => (
-        <label
-          key={level.id}
-          className={`flex cursor-pointer items-baseline gap-2 border-l-3 px-2 py-0.5 has-focus-visible:outline-2 ${chosen === level.id ? "border-by-person bg-by-person-wash font-semibold" : "border-transparent"}`}
-        >
-          <input
-            type="radio"
-            className="sr-only"
-            name={criterion.id}
-            checked={chosen === level.id}
-            onChange={() => onChoose(level.id)}
-          />
-          <Kbd>{i}</Kbd> <span className="text-small">{level.text || points(level.points)}</span>
-        </label>
-      ))}
-    </fieldset>
   );
 }

@@ -10,11 +10,13 @@ import { t } from "../../text";
 import { useHeader } from "../Assessment";
 import { Answer } from "./Answer";
 import { AnswerText } from "./AnswerText";
-import { afterReading, unread } from "./afterReading";
+import { unread } from "./afterReading";
+import { Examples } from "./examples/Examples";
 import { Hints } from "./hints/Hints";
 import { useHints } from "./hints/useHints";
 import { WhichHints } from "./hints/WhichHints";
 import { keepPlace, pileOf, withPile } from "./pile";
+import { putReading } from "./putReading";
 import { ReadMargin } from "./ReadMargin";
 import { isComplete, withLevel } from "./reading";
 import { OnWords } from "./remarks/OnWords";
@@ -66,9 +68,7 @@ export function Reader({
   useEffect(() => {
     setFocus(0);
   }, [answer.answer, answer.item]);
-  const put = (saved: ReadAnswer) => {
-    client.setQueryData<View>(queryKey, (v) => v && afterReading(v, saved));
-  };
+  const put = (saved: ReadAnswer) => putReading(client, queryKey, saved);
   const [made, setMade] = useTyped<Made[]>(`read:${assessment}`, [], sessionStorage);
   const madeNow = useRef(made);
   madeNow.current = made;
@@ -77,9 +77,9 @@ export function Reader({
     question,
     answer,
     names,
-    onSaved: (saved) => {
-      put(saved);
-      const one = { answer: saved.answer, item: question.item, names, saw: saved.saw };
+    onSaved: async (saved) => {
+      await put(saved);
+      const one = { answer: saved.answer, item: saved.item, names, saw: saved.saw };
       setMade([...madeNow.current, one].slice(-MOST_UNDO));
     },
   });
@@ -112,7 +112,7 @@ export function Reader({
       const where = view.answers.findIndex((a) => a.answer === last.answer && a.item === last.item);
       const isHere = byStudent ? where >= 0 : last.item === question.item;
       if (isHere && last.names === names) {
-        put(back);
+        void put(back);
         setAt(where < 0 ? at : where);
       } else {
         const nextParams = new URLSearchParams(params);
@@ -238,13 +238,23 @@ export function Reader({
           onTheirs={() => {
             if (theirs) {
               reading.forget();
-              put(theirs);
+              void put(theirs);
               undo.reset();
             }
           }}
           onMine={() => theirs && reading.sendOver(theirs)}
           areWordsChosen={remarks.chosen !== null}
           onWords={<OnWords text={answer.text} remarks={remarks} />}
+          examples={
+            <Examples
+              assessment={assessment}
+              question={question}
+              answer={answer}
+              change={change}
+              names={names}
+              mayAgree={mayName}
+            />
+          }
           hints={mayName && <WhichHints assessment={assessment} item={question.item} />}
           second={
             <SecondReading

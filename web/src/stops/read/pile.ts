@@ -44,9 +44,9 @@ export function keepPlace(place: number): void {
 }
 
 /** How the open answers are gone through. */
-export type Way = "question" | "student" | "quick" | "how";
+export type Way = "question" | "student" | "quick" | "how" | "practice";
 
-const WAYS: Way[] = ["question", "student", "quick", "how"];
+const WAYS: Way[] = ["question", "student", "quick", "how", "practice"];
 
 export const wayOf = (params: URLSearchParams): Way =>
   WAYS.find((w) => w === params.get("way")) ?? "question";

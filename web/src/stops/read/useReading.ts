@@ -33,7 +33,8 @@ export function useReading({
   question: Schemas["OpenQuestion"];
   answer: ReadAnswer;
   names: boolean;
-  onSaved: (saved: ReadAnswer) => void;
+  /** Puts it on the page; until that is done it is on its way. */
+  onSaved: (saved: ReadAnswer) => Promise<void>;
 }) {
   const { item } = question;
   const store = useTypedStore<Change>(`reading:${assessment}:${item}:${answer.answer}`);
@@ -60,12 +61,12 @@ export function useReading({
           body: sent.body,
         }),
       ),
-    onSuccess: (saved, sent) => {
+    onSuccess: async (saved, sent) => {
       // What was chosen while it was on its way goes after it, also when another answer is on the page by now.
       const kept = sent.store.read();
       const more = kept !== null && !sameReading(kept, sent.body) ? { ...kept, saw: saved.saw } : null;
       sent.store.keep(more);
-      onSaved(saved);
+      await onSaved(saved);
       // On the page it is sent as what stands there.
       if (more && sent.answer !== onPage.current && mayBeSaved(more, question)) {
         save.mutate({ ...sent, body: more });

@@ -13,6 +13,7 @@ const group = (form: string, byHand = false): Group => ({
   like: [],
   letters: [],
   given: null,
+  rightIn: [],
   byHand,
   saw: [`saw ${form}`],
 });

@@ -64,6 +64,7 @@ export const again = (g: DecidedGroup): Group => ({
   like: [],
   letters: [],
   given: null,
+  rightIn: [],
   byHand: g.these,
   saw: g.saw,
 });

@@ -8,7 +8,8 @@ import { useTypedStore } from "../../../parts/typed";
 import { t } from "../../../text";
 import { points } from "../../../text/figures";
 import { useHeader } from "../../Assessment";
-import { afterReading, unread } from "../afterReading";
+import { unread } from "../afterReading";
+import { putReading } from "../putReading";
 import { Ways } from "../Ways";
 import { highest, typedOf, typedReading } from "./typedReading";
 
@@ -209,14 +210,14 @@ function Cell({
           body,
         }),
       ),
-    onSuccess: (after) => {
+    onSuccess: async (after) => {
+      await putReading(client, queryKey, after);
       keep(null);
       setFault("");
-      client.setQueryData<View>(queryKey, (v) => v && afterReading(v, after));
     },
     onError: (error) => {
       if (error instanceof Problem && error.theirs) {
-        client.setQueryData<View>(queryKey, (v) => v && afterReading(v, error.theirs as ReadAnswer));
+        void putReading(client, queryKey, error.theirs as ReadAnswer);
       }
       setFault(error instanceof Problem ? error.message : t("Not saved yet. It stays on this device."));
     },

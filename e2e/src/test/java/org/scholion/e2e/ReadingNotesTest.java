@@ -26,7 +26,9 @@ class ReadingNotesTest {
             aud.press(Keys.ENTER).keys("Which stream, {given name}?").keys(Keys.ENTER);
             aud.sees("Which stream, {given name}?").sees("Saved.");
             aud.press("w").press(Keys.ARROW_RIGHT, Keys.ARROW_RIGHT).press("c").sees("Saved.");
-            aud.open("/a/" + lesson.id + "/read").sees("Which stream, {given name}?").sees("clear");
+            aud.open("/a/" + lesson.id + "/read")
+                    .sees("Which stream, {given name}?")
+                    .sees("clear");
             lesson.handsBack("Noor Haddix").ok200();
             noor.signIn("Noor Haddix").open("/results").clickLink("Words pointed at");
             noor.sees("Which stream, Noor?").sees("clear").isAccessible("A result with comments on words");
@@ -41,11 +43,15 @@ class ReadingNotesTest {
         try (Browser aud = new Browser(school.address(), 1280, 1400)) {
             aud.signIn("Aud Meller").open("/a/" + lesson.id + "/read").sees("1 spelling (narrow?)");
             aud.sees("1 blank at a sign").clickSummary("Hints for this question");
-            aud.type("Words that are looked for, one on each line", "gates\nebb").clickButton("Look for these words");
+            aud.type("Words that are looked for, one on each line", "gates\nebb")
+                    .clickButton("Look for these words");
             aud.sees("gates (in another form)").sees("not found: ebb").isAccessible("Read with hints");
             aud.click("label", "spelling, capitals and signs of English").seesNot("1 spelling (narrow?)");
             aud.hasNoErrors();
-            assertThat(lesson.answerOf("Noor Haddix", "q4").get("mark").get("state").stringValue())
+            assertThat(lesson.answerOf("Noor Haddix", "q4")
+                            .get("mark")
+                            .get("state")
+                            .stringValue())
                     .isEqualTo("read");
         }
     }
@@ -60,7 +66,10 @@ class ReadingNotesTest {
             aud.signIn("Aud Meller").open("/a/" + lesson.id + "/read").sees("Private note");
             aud.clickLink("By student").sees("student 1").isAccessible("Read by student");
             aud.press("1", "1", Keys.ENTER).sees("2 of 3 unread").sees("student 2");
-            aud.clickLink("Quick entry").clickButton("Show names").sees("Asa Quayle").isAccessible("Quick entry");
+            aud.clickLink("Quick entry")
+                    .clickButton("Show names")
+                    .sees("Asa Quayle")
+                    .isAccessible("Quick entry");
             aud.clickButton("Go to the next unread").keys("12").keys(Keys.ENTER).sees("2 digits, up to 11");
             aud.keys(Keys.BACK_SPACE).keys("0").keys(Keys.ENTER).sees("1 of 3 unread");
             aud.keys("00").keys(Keys.ENTER).sees("Nothing here is unread.");
@@ -75,14 +84,47 @@ class ReadingNotesTest {
     }
 
     @Test
+    void an_answer_becomes_an_agreed_example_and_a_colleague_practises_on_it_before_reading(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Practised on", "A").sits("Noor Haddix", null, null, null, SAID);
+        String read = "/a/" + lesson.id + "/read";
+        try (Browser aud = new Browser(school.address(), 1280, 1600);
+                Browser halvard = new Browser(school.address(), 1280, 1600)) {
+            aud.signIn("Aud Meller")
+                    .open(read)
+                    .sees("Private note")
+                    .press("1", "0")
+                    .sees("Saved.");
+            aud.clickSummary("Agreed examples").type("Why it is worth that, for those who read", "A cause is named.");
+            aud.clickButton("Make this answer an example")
+                    .sees("1 agreed example")
+                    .sees("1 · 0");
+            aud.isAccessible("Read, agreed examples").hasNoErrors();
+            halvard.signIn("Halvard Quist").open(read).sees("Private note").clickSummary("1 agreed example");
+            halvard.clickLink("Practise on them").sees("example 1 of 1").seesNot("A cause is named.");
+            halvard.press("1", "1", Keys.ENTER)
+                    .sees("Agreed: 1 · 0. Yours: 1 · 1.")
+                    .sees("A cause is named.");
+            halvard.sees("So far you chose the agreed level on 1 of 2 criteria.")
+                    .isAccessible("Practice");
+            halvard.press(Keys.ENTER).sees("These were all examples.").hasNoErrors();
+            assertThat(lesson.mark("Noor Haddix", "q4").get("points").stringValue())
+                    .as("practice moves no mark")
+                    .isEqualTo("2");
+        }
+    }
+
+    @Test
     void what_is_typed_quickly_stays_on_the_device_while_the_line_is_lost(Scholion.Running school) {
         Lesson lesson = Lesson.given(school, "Typed without a line", "A").sits("Noor Haddix", null, null, null, SAID);
         try (Browser aud = new Browser(school.address(), 1280, 1000)) {
-            aud.signIn("Aud Meller").open("/a/" + lesson.id + "/read?way=quick&names=shown").sees("Noor Haddix");
+            aud.signIn("Aud Meller")
+                    .open("/a/" + lesson.id + "/read?way=quick&names=shown")
+                    .sees("Noor Haddix");
             aud.clickButton("Go to the next unread").offline(true);
             aud.keys("11").keys(Keys.ENTER).sees("It stays on this device.");
             aud.offline(false).sees("Nothing here is unread.");
-            assertThat(lesson.mark("Noor Haddix", "q4").get("points").stringValue()).isEqualTo("5");
+            assertThat(lesson.mark("Noor Haddix", "q4").get("points").stringValue())
+                    .isEqualTo("5");
         }
     }
 }

@@ -162,7 +162,7 @@ class AccessTest {
                         .query(String.class)
                         .single());
         ids.put("object", String.valueOf(ids.get("assessment")));
-        for (String name : List.of("person", "section", "unit", "student", "line", "kept", "group")) {
+        for (String name : List.of("person", "section", "unit", "student", "line", "kept", "group", "example")) {
             ids.put(name, UUID.randomUUID().toString());
         }
         ids.put("file", "0".repeat(64));

@@ -207,7 +207,8 @@ class SettleTest {
                 .sits("Noor Haddix", null, "10 nmi", "bowline", null)
                 .sits("Asa Quayle", null, "rescue knot", null, null);
         JsonNode questions = lesson.teacher.get(lesson.path("/doubts")).ok().get("questions");
-        assertThat(questions.valueStream()
+        assertThat(questions
+                        .valueStream()
                         .flatMap(q -> q.get("groups").valueStream())
                         .map(g -> g.get("shown").stringValue() + " " + g.get("rightIn"))
                         .toList())

@@ -24,9 +24,7 @@ public record Drift(int each, Fraction first, Fraction last) {
         }
         int each = credits.size() / 3;
         return Optional.of(new Drift(
-                each,
-                mean(credits.subList(0, each)),
-                mean(credits.subList(credits.size() - each, credits.size()))));
+                each, mean(credits.subList(0, each)), mean(credits.subList(credits.size() - each, credits.size()))));
     }
 
     static Fraction mean(List<Fraction> some) {

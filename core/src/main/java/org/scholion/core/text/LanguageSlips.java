@@ -12,8 +12,9 @@ import java.util.regex.Pattern;
 /** Where the language of an English text may be looked at again. It knows words and signs, not what is meant. */
 public final class LanguageSlips {
     private static final Pattern WORD = Pattern.compile("[\\p{L}\\p{M}\\p{N}]+(?:['’-][\\p{L}\\p{M}\\p{N}]+)*");
-    private static final Pattern TWICE =
-            Pattern.compile("(?<![\\p{L}\\p{M}\\p{N}'’-])(\\p{L}+)(\\s+)\\1(?![\\p{L}\\p{M}\\p{N}'’-])", Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
+    private static final Pattern TWICE = Pattern.compile(
+            "(?<![\\p{L}\\p{M}\\p{N}'’-])(\\p{L}+)(\\s+)\\1(?![\\p{L}\\p{M}\\p{N}'’-])",
+            Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
     private static final Pattern SPACE_BEFORE = Pattern.compile("(?<=\\S)[ \\t]+[,.;:!?](?![.\\d])");
     private static final Pattern NONE_AFTER = Pattern.compile("\\p{L}[,;!?](?=\\p{L})|\\p{Ll}{2}\\.(?=\\p{Lu}\\p{Ll})");
     private static final Set<String> SAID_TWICE = Set.of("had", "that");

@@ -36,7 +36,8 @@ public final class Sought {
                 int end = i + phrase.size();
                 if (stems.subList(i, end).equals(forms)) {
                     boolean exact = words.subList(i, end).equals(phrase);
-                    found.add(new SoughtPlace(places.get(i).from(), places.get(end - 1).to(), exact));
+                    found.add(new SoughtPlace(
+                            places.get(i).from(), places.get(end - 1).to(), exact));
                 }
             }
             all.add(new SoughtWord(one, List.copyOf(found)));

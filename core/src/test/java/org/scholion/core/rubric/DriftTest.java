@@ -28,16 +28,25 @@ class DriftTest {
     @Test
     void of_a_few_answers_nothing_is_said_and_what_does_not_go_up_evenly_is_left_in_the_middle() {
         assertThat(Drift.of(Collections.nCopies(11, Fraction.ONE))).isEmpty();
-        assertThat(Drift.of(Collections.nCopies(14, Fraction.ONE)).orElseThrow().each()).isEqualTo(4);
+        assertThat(Drift.of(Collections.nCopies(14, Fraction.ONE)).orElseThrow().each())
+                .isEqualTo(4);
     }
 
     @Test
     void answers_with_the_same_words_that_were_given_other_points_are_found_the_furthest_first() {
         List<String> texts = List.of(
-                "the water runs out fast", "The water runs out fast.", "water runs out fast, the", "the moon",
-                "lead the line to the bollard", "the line to the bollard, lead", "the moon and the stars above");
+                "the water runs out fast",
+                "The water runs out fast.",
+                "water runs out fast, the",
+                "the moon",
+                "lead the line to the bollard",
+                "the line to the bollard, lead",
+                "the moon and the stars above");
         assertThat(ReadOtherwise.in(texts, credits(4, 4, 0, 0, 3, 1, 4), 9))
-                .extracting(ReadOtherwise::answer, ReadOtherwise::others, o -> o.theirs().toExact())
+                .extracting(
+                        ReadOtherwise::answer,
+                        ReadOtherwise::others,
+                        o -> o.theirs().toExact())
                 .containsExactly(
                         org.assertj.core.groups.Tuple.tuple(2, List.of(0, 1), "1"),
                         org.assertj.core.groups.Tuple.tuple(0, List.of(1, 2), "0.5"),

@@ -48,7 +48,11 @@ class AlikeTest {
     @Test
     void those_most_like_a_text_come_first_and_neither_itself_nor_any_that_does_not_come_into_question() {
         AlikePile pile = new AlikePile(List.of(
-                "slack water then fast", "slack water then slow", "SLACK water, then fast!", "the moon", "slack water"));
+                "slack water then fast",
+                "slack water then slow",
+                "SLACK water, then fast!",
+                "the moon",
+                "slack water"));
         assertThat(pile.nearest(0, 0.5, i -> true, 9))
                 .extracting(AlikePile.Near::text)
                 .containsExactly(2, 1, 4);

@@ -9,8 +9,31 @@ import org.junit.jupiter.api.Test;
 
 class LanguageSlipsTest {
     private static final Set<String> KNOWN = Set.of(
-            "the", "tide", "falls", "then", "it", "runs", "fast", "we", "slip", "line", "don't", "had", "to", "go",
-            "and", "windward", "a", "of", "e", "g", "springs", "range", "so", "that", "because");
+            "the",
+            "tide",
+            "falls",
+            "then",
+            "it",
+            "runs",
+            "fast",
+            "we",
+            "slip",
+            "line",
+            "don't",
+            "had",
+            "to",
+            "go",
+            "and",
+            "windward",
+            "a",
+            "of",
+            "e",
+            "g",
+            "springs",
+            "range",
+            "so",
+            "that",
+            "because");
 
     private static List<String> found(String text) {
         return LanguageSlips.in(text, KNOWN::contains).stream()
@@ -28,16 +51,23 @@ class LanguageSlipsTest {
 
     @Test
     void names_numbers_and_what_is_written_in_capitals_are_no_misspelt_words() {
-        assertThat(found("The tide falls to 3.2m, then HW+3, and Halvard runs.")).isEmpty();
-        assertThat(found("Halvrd runs.")).as("at the beginning it may be any word").containsExactly("SPELLING Halvrd");
+        assertThat(found("The tide falls to 3.2m, then HW+3, and Halvard runs."))
+                .isEmpty();
+        assertThat(found("Halvrd runs."))
+                .as("at the beginning it may be any word")
+                .containsExactly("SPELLING Halvrd");
     }
 
     @Test
     void a_sentence_begins_with_a_capital_wherever_it_begins_and_so_does_the_word_i() {
         assertThat(found("the tide falls. then it runs.")).containsExactly("CAPITAL the", "CAPITAL then");
         assertThat(found("Then i go.")).containsExactly("CAPITAL i");
-        assertThat(found("The range, e.g. of springs, falls.")).as("a shortened word ends nothing").isEmpty();
-        assertThat(found("It falls...then it runs.")).as("within a pause nothing begins").isEmpty();
+        assertThat(found("The range, e.g. of springs, falls."))
+                .as("a shortened word ends nothing")
+                .isEmpty();
+        assertThat(found("It falls...then it runs."))
+                .as("within a pause nothing begins")
+                .isEmpty();
     }
 
     @Test

@@ -22,8 +22,7 @@ class SoughtTest {
     @Test
     void words_and_phrases_are_found_in_every_form_and_it_is_told_which_is_the_word_itself() {
         assertThat(found("fenders", "slip line", "spring"))
-                .containsExactly(
-                        "fenders[ ~fender,  ~FENDER]", "slip line[ ~slip lines,  =Slip line]", "spring[]");
+                .containsExactly("fenders[ ~fender,  ~FENDER]", "slip line[ ~slip lines,  =Slip line]", "spring[]");
     }
 
     @Test

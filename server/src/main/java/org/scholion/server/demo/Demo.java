@@ -170,6 +170,7 @@ class Demo implements ApplicationRunner {
         readSome(school, id, "ropework", "C", at.plus(Duration.ofHours(4)), 17);
         clock.at(at.plus(Duration.ofHours(9)), () -> {
             twice.keepComments(school);
+            twice.agree(school, id, "C", openItems("ropework").get(0));
             twice.second(school, id, "C", openItems("ropework").get(0), this::forget);
         });
     }

@@ -10,6 +10,7 @@ import java.util.UUID;
 import org.scholion.core.rubric.Resolving;
 import org.scholion.server.ledger.Remark;
 import org.scholion.server.platform.Me;
+import org.scholion.server.read.AgreedExamples;
 import org.scholion.server.read.HintPlans;
 import org.scholion.server.read.KeptComments;
 import org.scholion.server.read.Readings;
@@ -33,17 +34,44 @@ class DemoReadings {
     private final SecondReadings seconds;
     private final KeptComments comments;
     private final HintPlans plans;
+    private final AgreedExamples examples;
 
-    DemoReadings(Readings readings, SecondReadings seconds, KeptComments comments, HintPlans plans) {
+    DemoReadings(
+            Readings readings,
+            SecondReadings seconds,
+            KeptComments comments,
+            HintPlans plans,
+            AgreedExamples examples) {
         this.readings = readings;
         this.seconds = seconds;
         this.comments = comments;
         this.plans = plans;
+        this.examples = examples;
     }
 
     void keepComments(DemoSchool.School school) {
         OFTEN.forEach(text -> comments.keep(school.aud(), text, null));
         SHORT.forEach((letter, text) -> comments.keep(school.aud(), text, letter));
+    }
+
+    /** Two answers that Aud has read stand as examples for whoever reads the others. */
+    void agree(DemoSchool.School school, UUID assessment, String section, String item) {
+        Map<String, String> whys = Map.of(
+                "Every line has its place and its reason.", "2", "Lines are named, but not what they are for.", "1");
+        List<Readings.ReadAnswer> read = answers(school.aud(), school, assessment, section, item).answers().stream()
+                .filter(a -> a.mark().state().equals("scored"))
+                .toList();
+        whys.forEach((why, level) -> read.stream()
+                .filter(a -> a.levels().containsValue(level))
+                .filter(a -> a.levels().values().stream().distinct().count() == 1)
+                .findFirst()
+                .ifPresent(a -> examples.keep(
+                        school.aud(),
+                        assessment,
+                        item,
+                        a.answer(),
+                        new AgreedExamples.AgreedChange(a.levels(), why),
+                        true)));
     }
 
     /** Words of the trade are looked for in what is said of the stream in the harbour mouth. */
@@ -52,7 +80,8 @@ class DemoReadings {
                 school.aud(),
                 assessment,
                 item,
-                new HintPlans.HintPlan(List.of("slack", "range", "rate", "rule of twelfths", "springs"), true, true, true));
+                new HintPlans.HintPlan(
+                        List.of("slack", "range", "rate", "rule of twelfths", "springs"), true, true, true));
     }
 
     /** Halvard reads what Aud has read; the first reading counts, so that the second one only says how far they agree. */

@@ -97,8 +97,8 @@ final class Chosen {
                     }
                     return p;
                 })
-                .orElseThrow(() -> Refused.invalid(
-                        "points", "'" + typed + "' is not a number from 0 to " + item.points()));
+                .orElseThrow(
+                        () -> Refused.invalid("points", "'" + typed + "' is not a number from 0 to " + item.points()));
     }
 
     private @Nullable String typedPoints() {

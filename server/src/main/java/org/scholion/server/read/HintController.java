@@ -35,8 +35,7 @@ class HintController {
     }
 
     @GetMapping("/hint-plan")
-    HintPlans.HintPlan plan(
-            @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @PathVariable String item) {
+    HintPlans.HintPlan plan(@AuthenticationPrincipal Me me, @PathVariable UUID assessment, @PathVariable String item) {
         return plans.of(me, assessment, item);
     }
 

@@ -51,9 +51,7 @@ public class HintPlans {
 
     HintPlan of(UUID assessment, String item) {
         HintPlanRow row = entities.find(HintPlanRow.class, new HintPlanRow.Key(assessment, item));
-        return row == null
-                ? HintPlan.USUAL
-                : new HintPlan(row.words, row.language, row.likeness, row.sentences);
+        return row == null ? HintPlan.USUAL : new HintPlan(row.words, row.language, row.likeness, row.sentences);
     }
 
     @Transactional

@@ -69,7 +69,10 @@ class Hints {
 
     /** @param meant the word that was meant most likely; null where none comes near */
     record SlipView(
-            LanguageSlips.Kind kind, int from, int to, @Nullable String meant) {}
+            LanguageSlips.Kind kind,
+            int from,
+            int to,
+            @Nullable String meant) {}
 
     /**
      * Another answer with much the same words, which one has read.
@@ -79,12 +82,7 @@ class Hints {
      * @param mark what it was given, {@code levels} the levels that one chose
      */
     record LikeAnswer(
-            UUID answer,
-            @Nullable String name,
-            int likeness,
-            String text,
-            MarkView mark,
-            Map<String, String> levels) {}
+            UUID answer, @Nullable String name, int likeness, String text, MarkView mark, Map<String, String> levels) {}
 
     /**
      * A sentence that another student has word for word.
@@ -92,13 +90,7 @@ class Hints {
      * @param from where it stands here, {@code to} where it ends; {@code there} and {@code thereTo} the same in the other
      */
     record SameSentence(
-            int from,
-            int to,
-            UUID answer,
-            @Nullable String name,
-            String text,
-            int there,
-            int thereTo) {}
+            int from, int to, UUID answer, @Nullable String name, String text, int there, int thereTo) {}
 
     /**
      * Each null where the question's plan leaves it out.
@@ -156,15 +148,18 @@ class Hints {
             return List.of();
         }
         List<AlikePile.Near> near = b.pile().alike().nearest(b.at(), ALIKE, i -> true, 5 * MOST_ALIKE);
-        List<UUID> ids = near.stream().map(n -> b.pile().attempts().get(n.text()).id()).toList();
-        Map<UUID, Map<String, LedgerMark>> marks = ledger.currentOf(ids, Set.of(b.item().id()));
+        List<UUID> ids =
+                near.stream().map(n -> b.pile().attempts().get(n.text()).id()).toList();
+        Map<UUID, Map<String, LedgerMark>> marks =
+                ledger.currentOf(ids, Set.of(b.item().id()));
         SecondReadingRow second = seconds.of(b.assessment()).get(b.item().id());
         List<LikeAnswer> like = new ArrayList<>();
         for (AlikePile.Near one : near) {
             Attempt other = b.pile().attempts().get(one.text());
             UUID id = other.id();
             LedgerMark mark = marks.getOrDefault(id, Map.of()).get(b.item().id());
-            LedgerMark own = mark == null ? null : readByMe(b, mark, second == null || !second.isOf(id) ? null : second.rule());
+            LedgerMark own =
+                    mark == null ? null : readByMe(b, mark, second == null || !second.isOf(id) ? null : second.rule());
             if (own != null && like.size() < MOST_ALIKE) {
                 MarkView view = MarkView.of(b.item(), own);
                 like.add(new LikeAnswer(
@@ -185,7 +180,10 @@ class Hints {
             ReadTwice twice = ReadTwice.of(rule, mark, b.item());
             return twice.isMadeBy(b.me().id(), b.item()) ? twice.seenBy(b.me().id(), mark, b.item()) : null;
         }
-        return Objects.equals(mark.person(), b.me().id()) && !mark.mark().state().isUndecided() ? mark : null;
+        return Objects.equals(mark.person(), b.me().id())
+                        && !mark.mark().state().isUndecided()
+                ? mark
+                : null;
     }
 
     private List<SameSentence> same(Beside b) {
@@ -208,7 +206,9 @@ class Hints {
     }
 
     private UUID covered(Beside b, Attempt attempt) {
-        return b.names() ? attempt.id() : veil.covered(ReadAnswers.place(b.me(), b.item().id()), attempt.id());
+        return b.names()
+                ? attempt.id()
+                : veil.covered(ReadAnswers.place(b.me(), b.item().id()), attempt.id());
     }
 
     private static @Nullable String name(Beside b, Attempt attempt) {

@@ -77,7 +77,11 @@ class HowRead {
 
     /** @param drift one's own; null of few readings */
     record HowReadView(
-            int read, int answers, List<ReadColumn> columns, @Nullable DriftView drift, List<OtherwiseView> otherwise) {}
+            int read,
+            int answers,
+            List<ReadColumn> columns,
+            @Nullable DriftView drift,
+            List<OtherwiseView> otherwise) {}
 
     private record One(Attempt attempt, int place, LedgerMark mark, List<ReadTwice.ByReader> readers) {
         Fraction credit() {
@@ -93,11 +97,11 @@ class HowRead {
         List<Readings.Given> usual = readings.usual(me, assessment, section, item, names);
         List<One> read = read(assessment, item, usual);
         List<ReadColumn> columns = new ArrayList<>();
-        columns.add(column(Of.ALL, null, null, item, read.stream().map(One::credit).toList(), levels(read, null)));
+        columns.add(
+                column(Of.ALL, null, null, item, read.stream().map(One::credit).toList(), levels(read, null)));
         byReader(item, read).forEach(columns::add);
         bySection(item, read).forEach(columns::add);
-        return new HowReadView(
-                read.size(), usual.size(), columns, drift(me, item, read), otherwise(item, read, names));
+        return new HowReadView(read.size(), usual.size(), columns, drift(me, item, read), otherwise(item, read, names));
     }
 
     private List<One> read(UUID assessment, OpenItem item, List<Readings.Given> usual) {
@@ -129,7 +133,9 @@ class HowRead {
 
     private static List<ReadColumn> byReader(OpenItem item, List<One> read) {
         Map<UUID, List<ReadTwice.ByReader>> byReader = new LinkedHashMap<>();
-        levels(read, null).forEach(r -> byReader.computeIfAbsent(r.person(), p -> new ArrayList<>()).add(r));
+        levels(read, null)
+                .forEach(r -> byReader.computeIfAbsent(r.person(), p -> new ArrayList<>())
+                        .add(r));
         return byReader.values().stream()
                 .map(some -> column(
                         Of.READER,
@@ -192,7 +198,8 @@ class HowRead {
         List<UUID> ids = read.stream().map(one -> one.attempt().id()).toList();
         Map<UUID, Map<String, JsonNode>> responses = attempts.responsesOf(ids, Set.of(item.id()));
         List<String> texts = ids.stream()
-                .map(id -> Attempts.answer(item, responses.getOrDefault(id, Map.of())).shown())
+                .map(id -> Attempts.answer(item, responses.getOrDefault(id, Map.of()))
+                        .shown())
                 .toList();
         return ReadOtherwise.in(texts, read.stream().map(One::credit).toList(), MOST_OTHERWISE).stream()
                 .map(o -> {

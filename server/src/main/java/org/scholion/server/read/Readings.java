@@ -263,7 +263,8 @@ public class Readings {
     }
 
     /** An answer of the pile, with the student's number where it is read by student. */
-    private record Waiting(OpenItem item, Given given, @Nullable Integer student) {}
+    private record Waiting(
+            OpenItem item, Given given, @Nullable Integer student) {}
 
     private ReadView window(
             Me me,
@@ -398,8 +399,7 @@ public class Readings {
         return Math.max(0, place) / WINDOW * WINDOW;
     }
 
-    private List<ReadAnswer> answers(
-            Me me, List<Waiting> window, boolean names, Map<String, SecondReadingRow> twice) {
+    private List<ReadAnswer> answers(Me me, List<Waiting> window, boolean names, Map<String, SecondReadingRow> twice) {
         List<UUID> ids =
                 window.stream().map(w -> w.given().attempt().id()).distinct().toList();
         Set<String> items = window.stream().map(w -> w.item().id()).collect(Collectors.toSet());
@@ -414,8 +414,7 @@ public class Readings {
                 Answer answer = Attempts.answer(item, responses.getOrDefault(id, Map.of()));
                 SecondReadingRow second = twice.get(item.id());
                 Resolving rule = second != null && second.isOf(id) ? second.rule() : null;
-                all.add(shown.view(
-                        me, item, one.given().attempt(), answer, mark, names, rule, one.student()));
+                all.add(shown.view(me, item, one.given().attempt(), answer, mark, names, rule, one.student()));
             }
         }
         return all;

@@ -371,8 +371,7 @@ class Doubts {
     }
 
     /** @param laidOut whether it may be shown: of very many the last are only counted */
-    private DoubtGroup group(
-            Item item, Group<Waiting> group, String because, List<Integer> rightIn, boolean laidOut) {
+    private DoubtGroup group(Item item, Group<Waiting> group, String because, List<Integer> rightIn, boolean laidOut) {
         Waiting first = group.waiting().get(0);
         Likeness like = group.like().stream().findFirst().orElse(null);
         return new DoubtGroup(

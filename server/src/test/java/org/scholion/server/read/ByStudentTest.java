@@ -25,8 +25,9 @@ class ByStudentTest {
         Lesson lesson = Lesson.written(school, title);
         JsonNode definition = Lesson.definition(title);
         ((ArrayNode) definition.get("items"))
-                .add(Json.read(
-                        "{\"id\": \"q5\", \"kind\": \"open\", \"points\": \"4\", \"prompt\": \"Which line goes last?\"}"));
+                .add(
+                        Json.read(
+                                "{\"id\": \"q5\", \"kind\": \"open\", \"points\": \"4\", \"prompt\": \"Which line goes last?\"}"));
         lesson.holds(definition).giveOut("A").ok();
         sits(school, lesson, "Noor Haddix", "It turns.", "The slip of Noor.");
         sits(school, lesson, "Asa Quayle", "It runs.", "The slip of Asa.");
@@ -45,12 +46,16 @@ class ByStudentTest {
     }
 
     private static JsonNode pile(Lesson lesson, String more) {
-        return lesson.teacher.get(lesson.path("/readings?byStudent=true" + more)).ok();
+        return lesson.teacher
+                .get(lesson.path("/readings?byStudent=true" + more))
+                .ok();
     }
 
     private static List<String> lines(JsonNode view) {
-        return view.get("answers").valueStream()
-                .map(a -> a.get("student") + " " + a.get("item").stringValue() + " " + a.get("text").stringValue())
+        return view.get("answers")
+                .valueStream()
+                .map(a -> a.get("student") + " " + a.get("item").stringValue() + " "
+                        + a.get("text").stringValue())
                 .toList();
     }
 

@@ -64,13 +64,19 @@ class HintsTest {
     void words_that_are_looked_for_are_found_in_every_form_and_those_missing_are_named(Scholion.Running school) {
         Lesson lesson = three(school, "Hints of words");
         lesson.teacher
-                .put(lesson.path("/readings/q4/hint-plan"), plan(List.of(" fender ", "fender", "spring", "leaving"), false))
+                .put(
+                        lesson.path("/readings/q4/hint-plan"),
+                        plan(List.of(" fender ", "fender", "spring", "leaving"), false))
                 .ok();
         JsonNode hints = hints(lesson, "Noor Haddix");
-        assertThat(hints.get("words").valueStream()
+        assertThat(hints.get("words")
+                        .valueStream()
                         .map(w -> w.get("word").stringValue() + " "
-                                + w.get("places").valueStream()
-                                        .map(p -> NOOR.substring(p.get("from").intValue(), p.get("to").intValue()))
+                                + w.get("places")
+                                        .valueStream()
+                                        .map(p -> NOOR.substring(
+                                                p.get("from").intValue(),
+                                                p.get("to").intValue()))
                                         .toList())
                         .toList())
                 .containsExactly("fender [fenders]", "spring []", "leaving [leaves]");
@@ -84,7 +90,9 @@ class HintsTest {
         Lesson lesson = three(school, "Hints of sentences");
         JsonNode same = hints(lesson, "Noor Haddix").get("same");
         assertThat(same.size()).isOne();
-        assertThat(NOOR.substring(same.get(0).get("from").intValue(), same.get(0).get("to").intValue()))
+        assertThat(NOOR.substring(
+                        same.get(0).get("from").intValue(),
+                        same.get(0).get("to").intValue()))
                 .isEqualTo("The water leaves through the narow mouth of the harbour.");
         assertThat(same.get(0).get("text").stringValue()).isEqualTo(ASA);
         assertThat(same.get(0).get("name").stringValue()).isEqualTo("Asa Quayle");
@@ -94,8 +102,11 @@ class HintsTest {
     @Test
     void an_answer_like_it_is_shown_once_one_has_read_it_and_never_what_a_colleague_gave(Scholion.Running school) {
         Lesson lesson = three(school, "Hints of likeness");
-        assertThat(hints(lesson, "Noor Haddix").get("like").size()).as("nothing read yet").isZero();
-        Map<String, Object> reading = Map.of("levels", Map.of("c1", "1", "c2", "1"), "comment", "", "note", "", "hold", false);
+        assertThat(hints(lesson, "Noor Haddix").get("like").size())
+                .as("nothing read yet")
+                .isZero();
+        Map<String, Object> reading =
+                Map.of("levels", Map.of("c1", "1", "c2", "1"), "comment", "", "note", "", "hold", false);
         lesson.reads("Lotte Marrin", "q4", reading).ok();
         JsonNode like = hints(lesson, "Noor Haddix").get("like");
         assertThat(like.size()).isOne();
@@ -111,10 +122,8 @@ class HintsTest {
     @Test
     void with_names_hidden_no_hint_tells_a_name(Scholion.Running school) {
         Lesson lesson = three(school, "Hints without names");
-        JsonNode hidden = lesson.teacher
-                .get(lesson.path("/readings?item=q4"))
-                .ok()
-                .get("answers");
+        JsonNode hidden =
+                lesson.teacher.get(lesson.path("/readings?item=q4")).ok().get("answers");
         int same = 0;
         for (JsonNode answer : hidden) {
             String path = lesson.path("/readings/q4/" + answer.get("answer").stringValue() + "/hints");
@@ -133,13 +142,17 @@ class HintsTest {
         var other = Colleague.called(school, "Hints").visitor();
         other.get(path).isRefused(404);
         other.put(path, plan(List.of("x"), true)).isRefused(404);
-        other.get(lesson.reading(lesson.answerOf("Noor Haddix", "q4"), "q4", "/hints")).isRefused(404);
+        other.get(lesson.reading(lesson.answerOf("Noor Haddix", "q4"), "q4", "/hints"))
+                .isRefused(404);
         school.as("Noor Haddix").get(path).isRefused(403);
         lesson.teacher.put(path, plan(List.of("…"), true)).isRefused(422);
         lesson.teacher.put(path, plan(List.of("x".repeat(81)), true)).isRefused(422);
-        lesson.teacher.put(lesson.path("/readings/q1/hint-plan"), plan(List.of(), true)).isRefused(404);
+        lesson.teacher
+                .put(lesson.path("/readings/q1/hint-plan"), plan(List.of(), true))
+                .isRefused(404);
         assertThat(lesson.teacher.get(path).ok().get("words").size()).isZero();
         lesson.teacher.put(path, plan(List.of("ebb"), false)).ok();
-        assertThat(lesson.teacher.get(path).ok().get("words").get(0).stringValue()).isEqualTo("ebb");
+        assertThat(lesson.teacher.get(path).ok().get("words").get(0).stringValue())
+                .isEqualTo("ebb");
     }
 }

@@ -27,10 +27,7 @@ class HowReadTest {
     }
 
     private static void reads(Lesson lesson, String name, String c1, String c2) {
-        lesson.reads(
-                        name,
-                        "q4",
-                        Map.of("levels", Map.of("c1", c1, "c2", c2), "comment", "", "note", "", "hold", false))
+        lesson.reads(name, "q4", Map.of("levels", Map.of("c1", c1, "c2", c2), "comment", "", "note", "", "hold", false))
                 .ok();
     }
 
@@ -41,21 +38,30 @@ class HowReadTest {
     @Test
     void the_levels_that_were_chosen_are_counted_for_all_by_reader_and_by_section(Scholion.Running school) {
         Lesson lesson = five(school, "How it was read");
-        JsonNode rubric = lesson.teacher.get(lesson.path("/readings?item=q4")).ok().get("questions").get(0).get("criteria");
+        JsonNode rubric = lesson.teacher
+                .get(lesson.path("/readings?item=q4"))
+                .ok()
+                .get("questions")
+                .get(0)
+                .get("criteria");
         reads(lesson, "Noor Haddix", "1", "1");
         reads(lesson, "Asa Quayle", "0", "0");
         reads(lesson, "Lotte Marrin", "1", "0");
         JsonNode view = how(lesson, "");
         assertThat(view.get("read").intValue()).isEqualTo(3);
         assertThat(view.get("answers").intValue()).isEqualTo(5);
-        assertThat(view.get("columns").valueStream().map(c -> c.get("of").stringValue()).toList())
+        assertThat(view.get("columns")
+                        .valueStream()
+                        .map(c -> c.get("of").stringValue())
+                        .toList())
                 .containsExactly("ALL", "READER", "SECTION");
         for (JsonNode column : view.get("columns")) {
             assertThat(column.get("n").intValue()).isEqualTo(3);
             assertThat(column.get("levels").get(0).get(0).intValue()).isEqualTo(1);
             assertThat(column.get("levels").get(0).get(1).intValue()).isEqualTo(2);
             assertThat(column.get("levels").get(1).get(0).intValue()).isEqualTo(2);
-            assertThat(column.get("levels").get(0).size()).isEqualTo(rubric.get(0).get("levels").size());
+            assertThat(column.get("levels").get(0).size())
+                    .isEqualTo(rubric.get(0).get("levels").size());
         }
         assertThat(view.get("columns").get(1).get("name").stringValue()).isEqualTo("Aud Meller");
         assertThat(view.get("drift").isNull()).as("of three nothing is said").isTrue();
@@ -70,7 +76,10 @@ class HowReadTest {
         JsonNode otherwise = how(lesson, "?names=true").get("otherwise");
         assertThat(otherwise.valueStream().map(o -> o.get("name").stringValue()).toList())
                 .containsExactlyInAnyOrder("Noor Haddix", "Asa Quayle");
-        JsonNode all = lesson.teacher.get(lesson.path("/readings?names=true&item=q4")).ok().get("answers");
+        JsonNode all = lesson.teacher
+                .get(lesson.path("/readings?names=true&item=q4"))
+                .ok()
+                .get("answers");
         for (JsonNode one : otherwise) {
             assertThat(all.get(one.get("place").intValue()).get("name")).isEqualTo(one.get("name"));
         }
@@ -89,10 +98,21 @@ class HowReadTest {
         String mark = "/api/attempts/" + lesson.attempt("Noor Haddix") + "/marks/q4";
         JsonNode shown = lesson.teacher.get(mark).ok();
         lesson.teacher
-                .post(mark + "/overrule", Map.of("points", "0", "why", "Copied.", "saw", shown.get("saw").stringValue()))
+                .post(
+                        mark + "/overrule",
+                        Map.of(
+                                "points",
+                                "0",
+                                "why",
+                                "Copied.",
+                                "saw",
+                                shown.get("saw").stringValue()))
                 .ok();
         assertThat(how(lesson, "").get("read").intValue()).isZero();
-        Colleague.called(school, "How").visitor().get(lesson.path("/readings/q4/how")).isRefused(404);
+        Colleague.called(school, "How")
+                .visitor()
+                .get(lesson.path("/readings/q4/how"))
+                .isRefused(404);
         school.as("Noor Haddix").get(lesson.path("/readings/q4/how")).isRefused(403);
     }
 }

@@ -52,7 +52,9 @@ class RemarksTest {
 
     private static JsonNode preview(Lesson lesson) {
         return lesson.teacher
-                .post("/api/attempts/" + lesson.attempt("Noor Haddix") + "/result/preview", Map.of("sees", ALL, "messages", List.of()))
+                .post(
+                        "/api/attempts/" + lesson.attempt("Noor Haddix") + "/result/preview",
+                        Map.of("sees", ALL, "messages", List.of()))
                 .ok()
                 .get("items")
                 .get(3);
@@ -99,7 +101,9 @@ class RemarksTest {
         Map<String, Object> sees = new HashMap<>(ALL);
         sees.put("notes", false);
         assertThat(lesson.teacher
-                        .post("/api/attempts/" + lesson.attempt("Noor Haddix") + "/result/preview", Map.of("sees", sees, "messages", List.of()))
+                        .post(
+                                "/api/attempts/" + lesson.attempt("Noor Haddix") + "/result/preview",
+                                Map.of("sees", sees, "messages", List.of()))
                         .body())
                 .doesNotContain("seen later");
         JsonNode answer = lesson.answerOf("Noor Haddix", "q4");
@@ -129,14 +133,19 @@ class RemarksTest {
     @Test
     void a_short_mark_has_a_letter_of_its_own_and_its_reader_is_told_which_mark_has_it(Scholion.Running school) {
         Visitor reader = Colleague.called(school, "Letters").visitor();
-        JsonNode clear = reader.post("/api/comments", Map.of("text", "clear", "letter", "C")).ok();
+        JsonNode clear = reader.post("/api/comments", Map.of("text", "clear", "letter", "C"))
+                .ok();
         assertThat(clear.get("letter").stringValue()).isEqualTo("c");
-        assertThat(reader.post("/api/comments", Map.of("text", "cut it", "letter", "c")).isRefused(422).body())
+        assertThat(reader.post("/api/comments", Map.of("text", "cut it", "letter", "c"))
+                        .isRefused(422)
+                        .body())
                 .contains("C already sets", "clear");
         reader.post("/api/comments", Map.of("text", "x", "letter", "7")).isRefused(422);
-        reader.post("/api/comments", Map.of("text", "x".repeat(31), "letter", "x")).isRefused(422);
+        reader.post("/api/comments", Map.of("text", "x".repeat(31), "letter", "x"))
+                .isRefused(422);
         String id = clear.get("id").stringValue();
-        reader.put("/api/comments/" + id, Map.of("text", "clear", "letter", "k")).ok();
+        reader.put("/api/comments/" + id, Map.of("text", "clear", "letter", "k"))
+                .ok();
         reader.post("/api/comments", Map.of("text", "cut it", "letter", "c")).ok();
         reader.delete("/api/comments/" + id).ok();
         reader.post("/api/comments", Map.of("text", "keep", "letter", "k")).ok();
