@@ -57,11 +57,9 @@ public class HintPlans {
     @Transactional
     public HintPlan plan(Me me, UUID assessment, String item, HintPlan plan) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
-        editions.require(assessment)
-                .assessment()
-                .item(item)
-                .filter(OpenItem.class::isInstance)
-                .orElseThrow(Refused::notFound);
+        if (!(editions.require(assessment).assessment().item(item).orElse(null) instanceof OpenItem)) {
+            throw Refused.notFound();
+        }
         HintPlanRow.Key key = new HintPlanRow.Key(assessment, item);
         HintPlanRow row = entities.find(HintPlanRow.class, key);
         HintPlanRow kept = row == null ? new HintPlanRow(assessment, item) : row;
