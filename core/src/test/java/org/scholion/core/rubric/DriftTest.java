@@ -56,4 +56,11 @@ class DriftTest {
         assertThat(ReadOtherwise.in(texts, credits(4, 4, 3, 0, 3, 2, 4), 9)).isEmpty();
         assertThat(ReadOtherwise.in(texts, credits(4, 4, 0, 0, 3, 1, 4), 2)).hasSize(2);
     }
+
+    @Test
+    void a_third_of_the_points_apart_is_far_and_less_is_not() {
+        List<String> texts = List.of("the water runs out fast", "the water runs out fast");
+        assertThat(ReadOtherwise.in(texts, List.of(Fraction.of(1, 3), Fraction.of(2, 3)), 9)).hasSize(2);
+        assertThat(ReadOtherwise.in(texts, List.of(Fraction.of(34, 100), Fraction.of(2, 3)), 9)).isEmpty();
+    }
 }

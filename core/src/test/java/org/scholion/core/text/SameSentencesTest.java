@@ -36,4 +36,12 @@ class SameSentencesTest {
                         .toList())
                 .containsExactly("It is 3.2 m.", "And then?", "So");
     }
+
+    @Test
+    void five_words_are_written_by_many_and_six_are_the_fewest_that_are_pointed_out() {
+        assertThat(new SameSentences(List.of("It runs out of there.", "It runs out of there.")).of(0, 9))
+                .isEmpty();
+        assertThat(new SameSentences(List.of("It runs out of there fast.", "It runs out of there fast.")).of(0, 9))
+                .hasSize(1);
+    }
 }
