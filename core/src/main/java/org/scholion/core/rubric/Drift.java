@@ -27,7 +27,7 @@ public record Drift(int each, Fraction first, Fraction last) {
                 each, mean(credits.subList(0, each)), mean(credits.subList(credits.size() - each, credits.size()))));
     }
 
-    static Fraction mean(List<Fraction> some) {
+    private static Fraction mean(List<Fraction> some) {
         return some.stream().reduce(Fraction.ZERO, Fraction::plus).over(some.size());
     }
 }

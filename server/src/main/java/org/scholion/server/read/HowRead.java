@@ -14,7 +14,7 @@ import org.scholion.core.item.Rubric;
 import org.scholion.core.measure.Spread;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.rubric.Drift;
-import org.scholion.core.rubric.ReadOtherwise;
+import org.scholion.core.score.ReadOtherwise;
 import org.scholion.server.access.Access;
 import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;

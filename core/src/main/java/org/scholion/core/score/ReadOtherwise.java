@@ -1,4 +1,4 @@
-package org.scholion.core.rubric;
+package org.scholion.core.score;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -39,7 +39,7 @@ public record ReadOtherwise(int answer, List<Integer> others, Fraction theirs) {
                     .map(AlikePile.Near::text)
                     .toList();
             if (!others.isEmpty()) {
-                Fraction theirs = Drift.mean(others.stream().map(credits::get).toList());
+                Fraction theirs = mean(others.stream().map(credits::get).toList());
                 if (apart(credits.get(i), theirs).compareTo(APART) >= 0) {
                     all.add(new ReadOtherwise(i, others, theirs));
                 }
@@ -49,6 +49,10 @@ public record ReadOtherwise(int answer, List<Integer> others, Fraction theirs) {
                 .reversed()
                 .thenComparingInt(ReadOtherwise::answer));
         return List.copyOf(all.subList(0, Math.min(most, all.size())));
+    }
+
+    private static Fraction mean(List<Fraction> some) {
+        return some.stream().reduce(Fraction.ZERO, Fraction::plus).over(some.size());
     }
 
     private static Fraction apart(Fraction a, Fraction b) {
