@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import org.scholion.core.item.OpenItem;
@@ -49,7 +50,12 @@ public class AgreedExamples {
     public record ExampleView(UUID id, String text, Map<String, String> levels, String points, String why) {}
 
     /** @param why what makes it worth that, for those who read; may be empty */
-    public record AgreedChange(Map<String, String> levels, String why) {}
+    public record AgreedChange(Map<String, String> levels, String why) {
+        public AgreedChange {
+            levels = Objects.requireNonNullElse(levels, Map.of());
+            why = Objects.requireNonNullElse(why, "");
+        }
+    }
 
     /** Those worth most come first. */
     @Transactional(readOnly = true)
@@ -130,6 +136,7 @@ public class AgreedExamples {
 
     private static void requireWhole(OpenItem item, Map<String, String> levels) {
         boolean whole = !item.criteria().isEmpty()
+                && levels.values().stream().noneMatch(Objects::isNull)
                 && levels.size() == item.criteria().size()
                 && item.criteria().stream()
                         .allMatch(c -> c.level(levels.getOrDefault(c.id(), "")).isPresent());

@@ -50,7 +50,7 @@ final class Chosen {
         }
         List<Remark> kept = new ArrayList<>();
         for (Remark one : all) {
-            if (one.from() < 0 || one.from() >= one.to() || one.to() > text.length()) {
+            if (one == null || one.from() < 0 || one.from() >= one.to() || one.to() > text.length()) {
                 throw Refused.invalid("remarks", "A comment points at words that the answer does not have.");
             }
             String says = one.text() == null ? "" : one.text().strip();

@@ -3,6 +3,7 @@ package org.scholion.server.read;
 import jakarta.persistence.EntityManager;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import org.scholion.core.item.OpenItem;
@@ -41,6 +42,10 @@ public class HintPlans {
      */
     public record HintPlan(List<String> words, boolean language, boolean likeness, boolean sentences) {
         static final HintPlan USUAL = new HintPlan(List.of(), true, true, true);
+
+        public HintPlan {
+            words = Objects.requireNonNullElse(words, List.of());
+        }
     }
 
     @Transactional(readOnly = true)
@@ -76,7 +81,7 @@ public class HintPlans {
     private static List<String> words(List<String> all) {
         Set<String> words = new LinkedHashSet<>();
         for (String one : all) {
-            String word = Lengths.atMost("words", one.strip(), LONGEST);
+            String word = one == null ? "" : Lengths.atMost("words", one.strip(), LONGEST);
             if (!word.isEmpty() && WordRuns.of(word).isEmpty()) {
                 throw Refused.invalid("words", "'" + word + "' has no letter that could be looked for.");
             }

@@ -111,7 +111,9 @@ class Hints {
         OpenItem item = readings.open(assessment, itemId);
         HintPlans.HintPlan plan = plans.of(assessment, itemId);
         String text = Attempts.answer(item, attempts.responsesOf(attempt.id())).shown();
-        Beside beside = plan.likeness() || plan.sentences() ? beside(me, item, attempt, names) : null;
+        // An answer without a word is in no pile.
+        boolean compared = (plan.likeness() || plan.sentences()) && !text.isBlank();
+        Beside beside = compared ? beside(me, item, attempt, names) : null;
         return new HintsView(
                 plan.words().isEmpty() ? null : Sought.in(text, plan.words(), english::stem),
                 plan.language() ? slips(item, text) : null,

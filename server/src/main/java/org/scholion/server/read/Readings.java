@@ -204,7 +204,14 @@ public class Readings {
             boolean hold,
             String saw,
             @Nullable Boolean third,
-            @Nullable List<Remark> remarks) {}
+            @Nullable List<Remark> remarks) {
+        public ReadingChange {
+            levels = Objects.requireNonNullElse(levels, Map.of());
+            comment = Objects.requireNonNullElse(comment, "");
+            note = Objects.requireNonNullElse(note, "");
+            saw = Objects.requireNonNullElse(saw, "");
+        }
+    }
 
     /** Taking back the last reading, if it is the one that was seen. */
     public record ReadingUndo(String saw) {}

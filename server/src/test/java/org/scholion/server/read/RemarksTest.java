@@ -153,4 +153,25 @@ class RemarksTest {
                 .as("its letter is another mark's by now")
                 .isFalse();
     }
+
+    @Test
+    void what_is_left_out_or_null_is_told_and_is_no_fault_of_the_server(Scholion.Running school) {
+        Lesson lesson = given(school, "Words left out");
+        JsonNode answer = lesson.answerOf("Noor Haddix", "q4");
+        String path = lesson.reading(answer, "q4", "");
+        assertThat(lesson.teacher.put(path, Map.of("hold", false)).status()).isBetween(400, 422);
+        assertThat(lesson.teacher.put(path, Map.of()).status()).isBetween(400, 422);
+        Map<String, Object> reading = reading(answer, Collections.singletonList(null));
+        assertThat(lesson.teacher.put(path, reading).isRefused(422).body()).contains("remarks");
+        assertThat(lesson.teacher
+                        .put(lesson.path("/readings/q4/hint-plan"), Map.of())
+                        .status())
+                .isLessThan(500);
+        assertThat(lesson.teacher
+                        .put(lesson.reading(answer, "q4", "/example"), Map.of())
+                        .status())
+                .isEqualTo(422);
+        assertThat(lesson.answerOf("Noor Haddix", "q4").get("mark").get("state").stringValue())
+                .isEqualTo("read");
+    }
 }
