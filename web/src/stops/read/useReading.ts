@@ -41,11 +41,18 @@ export function useReading({
   const [change, show] = useState<Change>(() => store.read() ?? of(answer));
   const [hurry, setHurry] = useState(false);
   const after = useRef<(() => void) | null>(null);
+  /** Which mark followed which by one's own saves: what is pressed before the page knows of the newer one is over that. */
+  const followed = useRef(new Map<string, string>());
+  const newest = (change: Change): Change => ({
+    ...change,
+    saw: followed.current.get(change.saw) ?? change.saw,
+  });
   const onPage = useRef(answer.answer);
   onPage.current = answer.answer;
   // Which answer, as it was saved last, the change is over: until both belong together nothing is sent.
   const [over, setOver] = useState(answer);
   useEffect(() => {
+    followed.current.delete(answer.saw);
     show(store.read() ?? of(answer));
     setOver(answer);
   }, [answer, store]);
@@ -62,6 +69,12 @@ export function useReading({
         }),
       ),
     onSuccess: async (saved, sent) => {
+      for (const [before, after] of [...followed.current, [sent.body.saw, sent.body.saw] as const]) {
+        if (after === sent.body.saw) {
+          followed.current.set(before, saved.saw);
+        }
+      }
+      followed.current.delete(saved.saw);
       // What was chosen while it was on its way goes after it, also when another answer is on the page by now.
       const kept = sent.store.read();
       const more = kept !== null && !sameReading(kept, sent.body) ? { ...kept, saw: saved.saw } : null;
@@ -78,7 +91,8 @@ export function useReading({
     },
   });
 
-  const set = (next: Change) => {
+  const set = (chosen: Change) => {
+    const next = newest(chosen);
     // While another is on its way, what stood before it is a change as well.
     store.keep(sameReading(next, of(answer)) && !save.isPending ? null : next);
     show(next);
