@@ -5,6 +5,7 @@ import { Mark, Mastered } from "../../parts/Mark";
 import { t } from "../../text";
 import { unread } from "./afterReading";
 import { isNarrowed, type Pile } from "./pile";
+import { QuestionHead } from "./QuestionHead";
 import { Questions, Ways } from "./Ways";
 import { WhichAnswers } from "./WhichAnswers";
 
@@ -41,10 +42,7 @@ export function Answer({
 }) {
   return (
     <>
-      <div className="flex gap-4 border-b border-rule px-6 py-3">
-        <h2 className="shrink-0 font-semibold">{t("Question {{n}}", { n: question.number })}</h2>
-        <p className="font-script">{question.prompt}</p>
-      </div>
+      <QuestionHead question={question} />
       <Ways />
       {view.questions.length > 1 && view.item !== null && (
         <Questions questions={view.questions} item={question.item} onQuestion={onQuestion} />

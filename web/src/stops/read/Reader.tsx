@@ -11,11 +11,12 @@ import { useHeader } from "../Assessment";
 import { Answer } from "./Answer";
 import { AnswerText } from "./AnswerText";
 import { unread } from "./afterReading";
+import { useDigits } from "./digits";
 import { Examples } from "./examples/Examples";
 import { Hints } from "./hints/Hints";
 import { useHints } from "./hints/useHints";
 import { WhichHints } from "./hints/WhichHints";
-import { keepPlace, pileOf, withPile } from "./pile";
+import { keepPlace, pileOf, withNames, withPile, withQuestion } from "./pile";
 import { putReading } from "./putReading";
 import { ReadMargin } from "./ReadMargin";
 import { isComplete, withLevel } from "./reading";
@@ -62,12 +63,6 @@ export function Reader({
   const answer = (view.answers[at] ?? view.answers[0]) as ReadAnswer;
   const question = view.questions.find((q) => q.item === answer.item) as Schemas["OpenQuestion"];
   const byStudent = view.item === null;
-  const [focus, setFocus] = useState(0);
-  // Another answer begins with its first criterion.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the answer is what it is about
-  useEffect(() => {
-    setFocus(0);
-  }, [answer.answer, answer.item]);
   const put = (saved: ReadAnswer) => putReading(client, queryKey, saved);
   const [made, setMade] = useTyped<Made[]>(`read:${assessment}`, [], sessionStorage);
   const madeNow = useRef(made);
@@ -84,6 +79,14 @@ export function Reader({
     },
   });
   const { change, set: setChange, save } = reading;
+  const { focus, setFocus, keys } = useDigits(question, (criterion, level) =>
+    setChange(withLevel(change, criterion, level)),
+  );
+  // Another answer begins with its first criterion.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the answer is what it is about
+  useEffect(() => {
+    setFocus(0);
+  }, [answer.answer, answer.item]);
   const remarks = useRemarks(answer, change, setChange);
   const following = view.answers[at + 1];
   const hints = useHints(
@@ -115,11 +118,8 @@ export function Reader({
         void put(back);
         setAt(where < 0 ? at : where);
       } else {
-        const nextParams = new URLSearchParams(params);
-        nextParams.set("question", last.item);
-        last.names ? nextParams.set("names", "shown") : nextParams.delete("names");
         void client.invalidateQueries({ queryKey: ["readings", assessment] });
-        setParams(nextParams);
+        setParams(withNames(withQuestion(params, last.item), last.names));
       }
     },
     onError: (error) => {
@@ -188,25 +188,9 @@ export function Reader({
     reading.leave();
     here >= 0 && here < view.answers.length ? setAt(here) : onFrom(place);
   };
-  const choose = (digit: number) => {
-    const criterion = question.criteria[focus];
-    const level = criterion?.levels[digit];
-    if (criterion && level) {
-      setChange(withLevel(change, criterion.id, level.id));
-      setFocus(Math.min(focus + 1, question.criteria.length - 1));
-    }
-  };
   useKeys([
     ...remarks.keys,
-    ...Array.from(
-      { length: 10 },
-      (_, d) =>
-        [
-          String(d),
-          d === 0 ? t("choose a level, go to the next criterion (0 to 9)") : "",
-          () => choose(d),
-        ] as [string, string, () => void],
-    ),
+    ...keys,
     ["Enter", t("next unread"), saveAndGo],
     ["[", t("previous answer"), () => step(-1)],
     ["]", t("next answer"), () => step(1)],
@@ -218,11 +202,7 @@ export function Reader({
     ["u", t("take back your last reading"), takeBack],
   ]);
   const mayName = useHeader(assessment, null).data?.share === "ALL";
-  const toggleNames = () => {
-    const nextParams = new URLSearchParams(params);
-    names ? nextParams.delete("names") : nextParams.set("names", "shown");
-    setParams(nextParams, { replace: true });
-  };
+  const toggleNames = () => setParams(withNames(params, !names), { replace: true });
   return (
     <Sheet
       margin={
@@ -284,11 +264,7 @@ export function Reader({
           onNames={mayName ? toggleNames : undefined}
           hints={hints && <Hints key={answer.answer} hints={hints} question={question} />}
           onGo={go}
-          onQuestion={(item) => {
-            const nextParams = new URLSearchParams(params);
-            nextParams.set("question", item);
-            setParams(nextParams);
-          }}
+          onQuestion={(item) => setParams(withQuestion(params, item))}
         >
           <AnswerText
             text={answer.text}

@@ -57,3 +57,26 @@ export function withWay(params: URLSearchParams, way: Way): URLSearchParams {
   way === "question" ? next.delete("way") : next.set("way", way);
   return next;
 }
+
+/** Another question, in the same way; the place is another one there. */
+export function withQuestion(params: URLSearchParams, item: string): URLSearchParams {
+  const next = new URLSearchParams(params);
+  next.set("question", item);
+  next.delete("answer");
+  return next;
+}
+
+/** With names, or without; the place is another one then. */
+export function withNames(params: URLSearchParams, shown: boolean): URLSearchParams {
+  const next = new URLSearchParams(params);
+  shown ? next.set("names", "shown") : next.delete("names");
+  next.delete("answer");
+  return next;
+}
+
+/** One answer to a question, by its place among all of them, from 0. */
+export function withAnswer(params: URLSearchParams, item: string, place: number): URLSearchParams {
+  const next = withQuestion(withWay(params, "question"), item);
+  next.set("answer", String(place + 1));
+  return next;
+}

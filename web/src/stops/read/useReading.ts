@@ -1,9 +1,10 @@
 import { useMutation } from "@tanstack/react-query";
 import { useCallback, useEffect, useRef, useState } from "react";
-import { api, ok, Problem, type Schemas } from "../../api/client";
+import { Problem, type Schemas } from "../../api/client";
 import { same } from "../../parts/same";
 import { type Typed, useTypedStore } from "../../parts/typed";
 import { type Change, mayBeSaved, of, sameReading } from "./reading";
+import { saveReading } from "./saveReading";
 
 type ReadAnswer = Schemas["ReadAnswer"];
 
@@ -59,15 +60,7 @@ export function useReading({
 
   const save = useMutation({
     mutationFn: (sent: Sent) =>
-      ok(
-        api.PUT("/api/assessments/{assessment}/readings/{item}/{answer}", {
-          params: {
-            path: { assessment, item: sent.item, answer: sent.answer },
-            query: { names: sent.names },
-          },
-          body: sent.body,
-        }),
-      ),
+      saveReading({ assessment, item: sent.item, answer: sent.answer, names: sent.names }, sent.body),
     onSuccess: async (saved, sent) => {
       for (const [before, after] of [...followed.current, [sent.body.saw, sent.body.saw] as const]) {
         if (after === sent.body.saw) {

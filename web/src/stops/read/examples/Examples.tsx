@@ -6,9 +6,9 @@ import { Field } from "../../../parts/Field";
 import { Trouble } from "../../../parts/States";
 import { t } from "../../../text";
 import { points } from "../../../text/figures";
-import { withWay } from "../pile";
+import { digitsOf } from "../digits";
+import { withQuestion, withWay } from "../pile";
 import type { Change } from "../reading";
-import { digitsOf } from "./practice";
 import { useExamples } from "./useExamples";
 
 type Question = Schemas["OpenQuestion"];
@@ -36,8 +36,7 @@ export function Examples({
   if (question.criteria.length === 0 || (examples.length === 0 && !mayAgree)) {
     return null;
   }
-  const here = new URLSearchParams(params);
-  here.set("question", question.item);
+  const practice = withWay(withQuestion(params, question.item), "practice");
   return (
     <details className="mb-4 text-small">
       <summary className="mb-1 min-h-6 cursor-pointer text-soft">
@@ -47,7 +46,7 @@ export function Examples({
       </summary>
       {examples.length > 0 && (
         <p className="mb-1">
-          <Link className="underline" to={{ search: withWay(here, "practice").toString() }}>
+          <Link className="underline" to={{ search: practice.toString() }}>
             {t("Practise on them")}
           </Link>
         </p>
@@ -55,7 +54,7 @@ export function Examples({
       <ol>
         {examples.map((e) => (
           <li key={e.id} className="border-t border-rule py-1">
-            <strong>{digitsOf(e.levels, question)}</strong>{" "}
+            <strong>{digitsOf(e.levels, question).join(" · ")}</strong>{" "}
             {t("{{got}} of {{of}}", { got: points(e.points), of: points(question.points) })}
             {mayAgree && (
               <>

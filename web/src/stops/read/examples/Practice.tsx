@@ -7,8 +7,10 @@ import { Empty } from "../../../parts/States";
 import { t } from "../../../text";
 import { AnswerText } from "../AnswerText";
 import { CriterionBox } from "../CriterionBox";
+import { digitsOf, useDigits } from "../digits";
+import { QuestionHead } from "../QuestionHead";
 import { Ways } from "../Ways";
-import { digitsOf, sameLevels } from "./practice";
+import { sameLevels } from "./practice";
 import { useExamples } from "./useExamples";
 
 type Levels = Record<string, string>;
@@ -25,17 +27,13 @@ export function Practice({
   const [done, setDone] = useState<Levels[]>([]);
   const [levels, setLevels] = useState<Levels>({});
   const [shown, setShown] = useState(false);
-  const [focus, setFocus] = useState(0);
   const example = examples[done.length];
   const whole = question.criteria.every((c) => levels[c.id] !== undefined);
-  const choose = (digit: number) => {
-    const criterion = question.criteria[focus];
-    const level = criterion?.levels[digit];
-    if (criterion && level && !shown) {
-      setLevels({ ...levels, [criterion.id]: level.id });
-      setFocus(Math.min(focus + 1, question.criteria.length - 1));
+  const { focus, setFocus, keys } = useDigits(question, (criterion, level) => {
+    if (!shown) {
+      setLevels({ ...levels, [criterion]: level });
     }
-  };
+  });
   const goOn = () => {
     if (!whole) {
       return;
@@ -49,18 +47,7 @@ export function Practice({
     setShown(false);
     setFocus(0);
   };
-  useKeys([
-    ...Array.from(
-      { length: 10 },
-      (_, d) =>
-        [
-          String(d),
-          d === 0 ? t("choose a level, go to the next criterion (0 to 9)") : "",
-          () => choose(d),
-        ] as [string, string, () => void],
-    ),
-    ["Enter", t("compare, then the next example"), goOn],
-  ]);
+  useKeys([...keys, ["Enter", t("compare, then the next example"), goOn]]);
   const agreed = examples.map((e) => e.levels);
   const soFar = sameLevels(shown ? [...done, levels] : done, agreed, question);
   return (
@@ -83,10 +70,7 @@ export function Practice({
         ) : null
       }
     >
-      <div className="flex gap-4 border-b border-rule px-6 py-3">
-        <h2 className="shrink-0 font-semibold">{t("Question {{n}}", { n: question.number })}</h2>
-        <p className="font-script">{question.prompt}</p>
-      </div>
+      <QuestionHead question={question} />
       <Ways />
       <div className="px-6 py-4">
         <p className="mb-3" role="status">
@@ -110,8 +94,8 @@ export function Practice({
             {shown && (
               <p className="mt-3 border-l-3 border-by-person bg-by-person-wash px-3 py-2">
                 {t("Agreed: {{agreed}}. Yours: {{own}}.", {
-                  agreed: digitsOf(example.levels, question),
-                  own: digitsOf(levels, question),
+                  agreed: digitsOf(example.levels, question).join(" · "),
+                  own: digitsOf(levels, question).join(" · "),
                 })}{" "}
                 {example.why}
               </p>

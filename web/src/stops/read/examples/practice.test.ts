@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../../../api/client";
-import { digitsOf, sameLevels } from "./practice";
+import { digitsOf } from "../digits";
+import { sameLevels } from "./practice";
 
 const question = {
   criteria: [
@@ -11,8 +12,8 @@ const question = {
 
 describe("practising on agreed examples", () => {
   it("shows levels as the digits that choose them", () => {
-    expect(digitsOf({ c1: "all", c2: "no" }, question)).toBe("1 · 0");
-    expect(digitsOf({ c2: "gone" }, question)).toBe("– · –");
+    expect(digitsOf({ c1: "all", c2: "no" }, question)).toEqual(["1", "0"]);
+    expect(digitsOf({ c2: "gone" }, question)).toEqual(["–", "–"]);
   });
 
   it("counts on how many criteria the same was chosen as agreed", () => {

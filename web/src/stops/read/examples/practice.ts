@@ -3,15 +3,6 @@ import type { Schemas } from "../../../api/client";
 type Question = Schemas["OpenQuestion"];
 type Levels = Record<string, string>;
 
-/** The levels as the digits by which they are chosen. */
-export const digitsOf = (levels: Levels, question: Question): string =>
-  question.criteria
-    .map((c) => {
-      const at = c.levels.findIndex((l) => l.id === levels[c.id]);
-      return at < 0 ? "–" : String(at);
-    })
-    .join(" · ");
-
 /** On how many criteria the same level was chosen as agreed, and of how many. */
 export function sameLevels(
   own: Levels[],

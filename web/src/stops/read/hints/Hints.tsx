@@ -5,6 +5,7 @@ import { Mark } from "../../../parts/Mark";
 import { pieces } from "../../../parts/remarks/pieces";
 import { t } from "../../../text";
 import { percent } from "../../../text/figures";
+import { digitsOf } from "../digits";
 import { slipsInWords } from "./slips";
 import type { HintsView } from "./useHints";
 
@@ -68,13 +69,26 @@ function Words({ words }: { words: Schemas["SoughtWord"][] }) {
   );
 }
 
+/** The other answer, shown where it is wanted. */
+function Look({ children }: { children: ReactNode }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <TextButton className="min-h-6" aria-expanded={open} onClick={() => setOpen(!open)}>
+        {open ? t("close") : t("look")}
+      </TextButton>
+      {open && (
+        <p className="my-1 border-l-2 border-rule pl-2 font-script text-body whitespace-pre-wrap">
+          {children}
+        </p>
+      )}
+    </>
+  );
+}
+
 /** An answer that one has read already, with what one gave it. */
 function Like({ one, question }: { one: Schemas["LikeAnswer"]; question: Question }) {
-  const [open, setOpen] = useState(false);
-  const levels = question.criteria.map((c) => {
-    const at = c.levels.findIndex((l) => l.id === one.levels[c.id]);
-    return at < 0 ? "–" : String(at);
-  });
+  const levels = digitsOf(one.levels, question);
   return (
     <div>
       {one.name
@@ -86,44 +100,30 @@ function Like({ one, question }: { one: Schemas["LikeAnswer"]; question: Questio
             percent: percent(String(one.likeness)),
           })}{" "}
       {levels.length > 0 && <strong>{levels.join(" · ")} </strong>}
-      <Mark mark={one.mark} />{" "}
-      <TextButton className="min-h-6" aria-expanded={open} onClick={() => setOpen(!open)}>
-        {open ? t("close") : t("look")}
-      </TextButton>
-      {open && (
-        <p className="my-1 border-l-2 border-rule pl-2 font-script text-body whitespace-pre-wrap">
-          {one.text}
-        </p>
-      )}
+      <Mark mark={one.mark} /> <Look>{one.text}</Look>
     </div>
   );
 }
 
 /** A sentence of another answer, which stands here as well. */
 function Same({ one }: { one: Schemas["SameSentence"] }) {
-  const [open, setOpen] = useState(false);
   return (
     <div>
       <q className="font-script">{one.text.slice(one.there, one.thereTo)}</q>{" "}
       {one.name
         ? t("stands so in the answer of {{name}}", { name: one.name })
         : t("stands so in another answer")}{" "}
-      <TextButton className="min-h-6" aria-expanded={open} onClick={() => setOpen(!open)}>
-        {open ? t("close") : t("look")}
-      </TextButton>
-      {open && (
-        <p className="my-1 border-l-2 border-rule pl-2 font-script text-body whitespace-pre-wrap">
-          {pieces({ from: 0, to: one.text.length }, [{ from: one.there, to: one.thereTo }]).map((p) =>
-            p.on.length > 0 ? (
-              <mark key={p.from} className="bg-waiting-wash text-ink">
-                {one.text.slice(p.from, p.to)}
-              </mark>
-            ) : (
-              one.text.slice(p.from, p.to)
-            ),
-          )}
-        </p>
-      )}
+      <Look>
+        {pieces({ from: 0, to: one.text.length }, [{ from: one.there, to: one.thereTo }]).map((p) =>
+          p.on.length > 0 ? (
+            <mark key={p.from} className="bg-waiting-wash text-ink">
+              {one.text.slice(p.from, p.to)}
+            </mark>
+          ) : (
+            one.text.slice(p.from, p.to)
+          ),
+        )}
+      </Look>
     </div>
   );
 }

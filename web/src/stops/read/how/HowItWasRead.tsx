@@ -6,7 +6,8 @@ import { Empty, Loaded } from "../../../parts/States";
 import { t } from "../../../text";
 import { points } from "../../../text/figures";
 import { sectionQuery, useHeader } from "../../Assessment";
-import { withWay } from "../pile";
+import { withAnswer, withQuestion } from "../pile";
+import { QuestionHead } from "../QuestionHead";
 import { Questions, Ways } from "../Ways";
 
 type How = Schemas["HowReadView"];
@@ -41,20 +42,13 @@ export function HowItWasRead({
   });
   return (
     <Sheet margin={null}>
-      <div className="flex gap-4 border-b border-rule px-6 py-3">
-        <h2 className="shrink-0 font-semibold">{t("Question {{n}}", { n: question.number })}</h2>
-        <p className="font-script">{question.prompt}</p>
-      </div>
+      <QuestionHead question={question} />
       <Ways />
       {view.questions.length > 1 && (
         <Questions
           questions={view.questions}
           item={question.item}
-          onQuestion={(item) => {
-            const next = new URLSearchParams(params);
-            next.set("question", item);
-            setParams(next);
-          }}
+          onQuestion={(item) => setParams(withQuestion(params, item))}
         />
       )}
       <Loaded query={query}>
@@ -182,12 +176,6 @@ function Drifted({ how, question }: { how: How; question: Question }) {
 
 function Otherwise({ how, question }: { how: How; question: Question }) {
   const [params] = useSearchParams();
-  const at = (place: number) => {
-    const next = withWay(params, "question");
-    next.set("question", question.item);
-    next.set("answer", String(place + 1));
-    return next.toString();
-  };
   return (
     <section className="mt-5" aria-label={t("Another look")}>
       <h3 className="font-semibold">{t("Another look")}</h3>
@@ -220,7 +208,10 @@ function Otherwise({ how, question }: { how: How; question: Question }) {
                   </p>
                   <p className="font-script whitespace-pre-wrap text-soft">{one.like}</p>
                 </div>
-                <Link className="min-h-6 underline" to={{ search: at(one.place) }}>
+                <Link
+                  className="min-h-6 underline"
+                  to={{ search: withAnswer(params, question.item, one.place).toString() }}
+                >
                   {t("Read it again")}
                 </Link>
               </li>

@@ -1,4 +1,5 @@
 import type { Schemas } from "../../../api/client";
+import { digitsOf } from "../digits";
 import { type Change, of } from "../reading";
 
 type Question = Schemas["OpenQuestion"];
@@ -9,10 +10,7 @@ export function typedOf(answer: ReadAnswer, question: Question): string {
   if (question.criteria.length === 0 || (answer.points ?? "") !== "") {
     return answer.points ?? "";
   }
-  const digits = question.criteria.map((c) => {
-    const at = c.levels.findIndex((l) => l.id === answer.levels[c.id]);
-    return at < 0 ? "–" : String(at);
-  });
+  const digits = digitsOf(answer.levels, question);
   return digits.every((d) => d === "–") ? "" : digits.join("");
 }
 

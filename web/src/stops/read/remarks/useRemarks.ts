@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
 import type { Schemas } from "../../../api/client";
-import { isTyping, type KeyAct, shortcuts } from "../../../parts/Keys";
+import { isTyping, type KeyAct } from "../../../parts/Keys";
 import type { Span } from "../../../parts/remarks/pieces";
 import { t } from "../../../text";
 import { useComments } from "../comments/useComments";
@@ -86,8 +86,6 @@ export function useRemarks(answer: Schemas["ReadAnswer"], change: Change, onChan
     leave,
     begin,
     marks,
-    /** Whether single keys set marks on this device. */
-    hasKeys: shortcuts.areOn(),
     keys,
   };
 }

@@ -19,9 +19,8 @@ public record Spread(int n, Fraction mean, Fraction q1, Fraction median, Fractio
             return Optional.empty();
         }
         List<Fraction> sorted = figures.stream().sorted().toList();
-        Fraction sum = sorted.stream().reduce(Fraction.ZERO, Fraction::plus);
         return Optional.of(new Spread(
-                sorted.size(), sum.over(sorted.size()), quarter(sorted, 1), quarter(sorted, 2), quarter(sorted, 3)));
+                sorted.size(), Fraction.mean(sorted), quarter(sorted, 1), quarter(sorted, 2), quarter(sorted, 3)));
     }
 
     private static Fraction quarter(List<Fraction> sorted, int quarters) {

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.MathContext;
 import java.math.RoundingMode;
+import java.util.Collection;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -110,6 +111,15 @@ public final class Fraction implements Comparable<Fraction> {
         return decimal.scale() >= 0
                 ? of(decimal.unscaledValue(), BigInteger.TEN.pow(decimal.scale()))
                 : of(decimal.toBigIntegerExact(), BigInteger.ONE);
+    }
+
+    /**
+     * The mean of some.
+     *
+     * @throws ArithmeticException where there are none
+     */
+    public static Fraction mean(Collection<Fraction> some) {
+        return some.stream().reduce(ZERO, Fraction::plus).over(some.size());
     }
 
     /** Reads {@code 3}, {@code -1.5}, {@code .5} or {@code 1/3}; empty when it is none of these or over 200 long. */

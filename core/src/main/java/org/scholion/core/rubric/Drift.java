@@ -24,10 +24,8 @@ public record Drift(int each, Fraction first, Fraction last) {
         }
         int each = credits.size() / 3;
         return Optional.of(new Drift(
-                each, mean(credits.subList(0, each)), mean(credits.subList(credits.size() - each, credits.size()))));
-    }
-
-    private static Fraction mean(List<Fraction> some) {
-        return some.stream().reduce(Fraction.ZERO, Fraction::plus).over(some.size());
+                each,
+                Fraction.mean(credits.subList(0, each)),
+                Fraction.mean(credits.subList(credits.size() - each, credits.size()))));
     }
 }

@@ -39,7 +39,8 @@ public record ReadOtherwise(int answer, List<Integer> others, Fraction theirs) {
                     .map(AlikePile.Near::text)
                     .toList();
             if (!others.isEmpty()) {
-                Fraction theirs = mean(others.stream().map(credits::get).toList());
+                Fraction theirs =
+                        Fraction.mean(others.stream().map(credits::get).toList());
                 if (apart(credits.get(i), theirs).compareTo(APART) >= 0) {
                     all.add(new ReadOtherwise(i, others, theirs));
                 }
@@ -49,10 +50,6 @@ public record ReadOtherwise(int answer, List<Integer> others, Fraction theirs) {
                 .reversed()
                 .thenComparingInt(ReadOtherwise::answer));
         return List.copyOf(all.subList(0, Math.min(most, all.size())));
-    }
-
-    private static Fraction mean(List<Fraction> some) {
-        return some.stream().reduce(Fraction.ZERO, Fraction::plus).over(some.size());
     }
 
     private static Fraction apart(Fraction a, Fraction b) {

@@ -70,14 +70,17 @@ public final class LanguageSlips {
 
     /** A sentence begins with the text, with a line after one that ended, and after its end. */
     private static boolean begins(String text, int from) {
-        String before = text.substring(0, from).stripTrailing();
-        if (before.isEmpty()) {
+        int end = from;
+        while (end > 0 && Character.isWhitespace(text.charAt(end - 1))) {
+            end--;
+        }
+        if (end == 0) {
             return true;
         }
-        if (before.length() == from || ".!?".indexOf(before.charAt(before.length() - 1)) < 0) {
+        if (end == from || ".!?".indexOf(text.charAt(end - 1)) < 0) {
             return false;
         }
-        String last = before.substring(before.lastIndexOf(' ') + 1).toLowerCase(Locale.ROOT);
+        String last = text.substring(text.lastIndexOf(' ', end - 1) + 1, end).toLowerCase(Locale.ROOT);
         return !SHORTENED.contains(last) && !last.endsWith("...");
     }
 

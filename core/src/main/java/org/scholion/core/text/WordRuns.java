@@ -9,27 +9,37 @@ public final class WordRuns {
     private WordRuns() {}
 
     public static List<String> of(String text) {
-        return places(text).stream().map(place -> place.of(text)).toList();
+        List<String> words = new ArrayList<>();
+        each(text, (from, to) -> words.add(text.substring(from, to)));
+        return words;
     }
 
     /** The same as places in the text. */
     public static List<Stretch> places(String text) {
         List<Stretch> words = new ArrayList<>();
+        each(text, (from, to) -> words.add(new Stretch(from, to)));
+        return words;
+    }
+
+    private interface Run {
+        void at(int from, int to);
+    }
+
+    private static void each(String text, Run run) {
         int start = -1;
         for (int i = 0; i < text.length(); ) {
             int c = text.codePointAt(i);
             if (isWordPart(c)) {
                 start = start < 0 ? i : start;
             } else if (start >= 0) {
-                words.add(new Stretch(start, i));
+                run.at(start, i);
                 start = -1;
             }
             i += Character.charCount(c);
         }
         if (start >= 0) {
-            words.add(new Stretch(start, text.length()));
+            run.at(start, text.length());
         }
-        return words;
     }
 
     /** Whether the phrase's words stand in the text's words as neighbours in that order; an empty phrase never does. */

@@ -34,7 +34,7 @@ public record ResultsMean(String mean, List<Why> why) {
         if (scores.isEmpty() || asScored == null) {
             return null;
         }
-        Fraction mean = scores.stream().reduce(Fraction.ZERO, Fraction::plus).over(Fraction.of(scores.size()));
+        Fraction mean = Fraction.mean(scores);
         String shown = mean.toDecimal(2);
         String figure = Fraction.exactly(java.math.BigDecimal.valueOf(asScored).toPlainString())
                 .toDecimal(2);

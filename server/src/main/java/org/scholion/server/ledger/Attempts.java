@@ -501,6 +501,16 @@ public class Attempts {
                                 .setParameter("items", items));
     }
 
+    /** What some attempts say to one item, as a person reads it; empty where they say nothing. */
+    @Transactional(readOnly = true)
+    public Map<UUID, String> textsOf(Collection<UUID> some, Item item) {
+        Map<UUID, Map<String, JsonNode>> responses = responsesOf(some, Set.of(item.id()));
+        Map<UUID, String> texts = new HashMap<>();
+        some.forEach(id ->
+                texts.put(id, answer(item, responses.getOrDefault(id, Map.of())).shown()));
+        return texts;
+    }
+
     private TypedQuery<Response> responses(String query) {
         return entities.createQuery(query, Response.class);
     }

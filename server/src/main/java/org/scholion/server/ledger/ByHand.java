@@ -29,15 +29,24 @@ public final class ByHand {
      */
     public static LedgerMark points(
             LedgerMark was, Edition edition, Item item, String points, String why, Me me, Instant now) {
-        Fraction given = Fraction.parse(points.strip())
-                .filter(p -> p.signum() >= 0 && p.compareTo(item.points()) <= 0)
-                .orElseThrow(
-                        () -> Refused.invalid("points", "'" + points + "' is not a number from 0 to " + item.points()));
+        Fraction given = typed(points, item);
         Fraction credit = item.points().isZero() ? Fraction.ZERO : given.over(item.points());
         Reason reason = Reason.of(Reason.Code.PERSON);
         Mark mark = Mark.scored(credit, why.isBlank() ? reason : reason.with("note", why.strip()));
         return LedgerMark.byPerson(
                 was.attempt(), item.id(), mark, edition.number(), me, reading(was, points, why), now);
+    }
+
+    /**
+     * Points as a person types them.
+     *
+     * @throws Refused where they are no number from 0 to what the question is worth
+     */
+    public static Fraction typed(String points, Item item) {
+        return Fraction.parse(points.strip())
+                .filter(p -> p.signum() >= 0 && p.compareTo(item.points()) <= 0)
+                .orElseThrow(
+                        () -> Refused.invalid("points", "'" + points + "' is not a number from 0 to " + item.points()));
     }
 
     /** Whether a mark was decided without the reading that stays with it. */

@@ -48,6 +48,21 @@ public record ReadTwice(Resolving rule, List<ByReader> readings) {
                     levels, points == null ? null : Fraction.parse(points).orElse(null), why);
         }
 
+        /** As a mark keeps it that was made by this reading alone. */
+        public Map<String, Object> plain() {
+            Map<String, Object> plain = new LinkedHashMap<>();
+            plain.put("levels", levels);
+            if (points != null) {
+                plain.put("points", points);
+                plain.put("why", why);
+            }
+            plain.put("comment", comment);
+            plain.put("note", note);
+            plain.put("held", held);
+            plain.put("remarks", Remark.plain(remarks));
+            return plain;
+        }
+
         /** What it would be worth by itself. */
         public Mark markOf(OpenItem item) {
             return reading().under(item).markOf(item);
@@ -161,7 +176,7 @@ public record ReadTwice(Resolving rule, List<ByReader> readings) {
 
     /** The mark as one reader sees it: with their own reading, and before that is made with nothing of the others'. */
     public LedgerMark seenBy(UUID person, LedgerMark m, OpenItem item) {
-        JsonNode own = of(person).map(r -> JsonColumn.node(plain(r))).orElse(null);
+        JsonNode own = of(person).map(r -> JsonColumn.node(r.plain())).orElse(null);
         boolean made = isMadeBy(person, item);
         return new LedgerMark(
                 m.attempt(),
@@ -178,7 +193,7 @@ public record ReadTwice(Resolving rule, List<ByReader> readings) {
 
     /** As the mark keeps it, with the words of one of them as those of the mark itself. */
     public JsonNode kept(ByReader last) {
-        Map<String, Object> kept = plain(last);
+        Map<String, Object> kept = last.plain();
         kept.put("comment", String.join("\n\n", comments()));
         kept.put("remarks", Remark.plain(remarks()));
         kept.put("readings", readings.stream().map(ReadTwice::whole).toList());
@@ -206,25 +221,11 @@ public record ReadTwice(Resolving rule, List<ByReader> readings) {
     }
 
     private static Map<String, Object> whole(ByReader r) {
-        Map<String, Object> whole = plain(r);
+        Map<String, Object> whole = r.plain();
         whole.put("person", r.person().toString());
         whole.put("name", r.name());
         whole.put("third", r.third());
         return whole;
-    }
-
-    private static Map<String, Object> plain(ByReader r) {
-        Map<String, Object> plain = new LinkedHashMap<>();
-        plain.put("levels", r.levels());
-        if (r.points() != null) {
-            plain.put("points", r.points());
-            plain.put("why", r.why());
-        }
-        plain.put("comment", r.comment());
-        plain.put("note", r.note());
-        plain.put("held", r.held());
-        plain.put("remarks", Remark.plain(r.remarks()));
-        return plain;
     }
 
     private static ByReader reader(JsonNode node) {

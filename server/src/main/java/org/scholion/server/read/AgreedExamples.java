@@ -6,7 +6,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Set;
 import java.util.UUID;
 import org.scholion.core.item.OpenItem;
 import org.scholion.core.number.Fraction;
@@ -22,7 +21,6 @@ import org.scholion.server.platform.Me;
 import org.scholion.server.platform.Refused;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.JsonNode;
 
 /** Answers of which the readers of a question have agreed what they are worth; whose they are is told to nobody. */
 @Service
@@ -63,16 +61,12 @@ public class AgreedExamples {
         access.require(me, Access.Action.READ_ANSWERS, assessment);
         OpenItem item = readings.open(assessment, itemId);
         List<AgreedExample> all = all(assessment, itemId);
-        Map<UUID, Map<String, JsonNode>> responses =
-                attempts.responsesOf(all.stream().map(e -> e.attempt).toList(), Set.of(itemId));
+        Map<UUID, String> texts =
+                attempts.textsOf(all.stream().map(e -> e.attempt).toList(), item);
         return all.stream()
                 .sorted(Comparator.comparing((AgreedExample e) -> worth(item, e.levels))
                         .reversed())
-                .map(e -> view(
-                        item,
-                        e,
-                        Attempts.answer(item, responses.getOrDefault(e.attempt, Map.of()))
-                                .shown()))
+                .map(e -> view(item, e, texts))
                 .toList();
     }
 
@@ -91,10 +85,10 @@ public class AgreedExamples {
         return mark.state() == State.SCORED ? mark.credit() : Fraction.ZERO;
     }
 
-    private static ExampleView view(OpenItem item, AgreedExample e, String text) {
+    private static ExampleView view(OpenItem item, AgreedExample e, Map<UUID, String> texts) {
         return new ExampleView(
                 e.id,
-                text,
+                texts.getOrDefault(e.attempt, ""),
                 new Reading(e.levels, null).under(item).levels(),
                 worth(item, e.levels).times(item.points()).toExact(),
                 e.why);
@@ -128,10 +122,7 @@ public class AgreedExamples {
                 });
         example.levels = Map.copyOf(change.levels());
         example.why = Lengths.atMost("why", change.why().strip(), LONGEST_WHY);
-        return view(
-                item,
-                example,
-                Attempts.answer(item, attempts.responsesOf(attempt.id())).shown());
+        return view(item, example, attempts.textsOf(List.of(attempt.id()), item));
     }
 
     private static void requireWhole(OpenItem item, Map<String, String> levels) {

@@ -2,15 +2,14 @@ package org.scholion.server.read;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.OpenItem;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.reason.Reason;
 import org.scholion.core.rubric.Reading;
 import org.scholion.core.score.Mark;
+import org.scholion.server.ledger.ByHand;
 import org.scholion.server.ledger.ReadTwice;
 import org.scholion.server.ledger.Remark;
 import org.scholion.server.platform.Lengths;
@@ -72,7 +71,8 @@ final class Chosen {
         if (change.hold()) {
             return Mark.unread(Reason.of(Reason.Code.OPEN_WAITS));
         }
-        Fraction points = points(item);
+        String typed = typedPoints();
+        Fraction points = typed == null ? null : ByHand.typed(typed, item);
         if (points != null && item.rubric() != null && why.isEmpty()) {
             throw Refused.invalid("why", "Say why these points count instead of the rubric.");
         }
@@ -82,23 +82,6 @@ final class Chosen {
             // A level or a criterion that the rubric does not have.
             throw Refused.invalid("levels", String.valueOf(e.getMessage()));
         }
-    }
-
-    private @Nullable Fraction points(OpenItem item) {
-        String typed = typedPoints();
-        if (typed == null) {
-            return null;
-        }
-        return Fraction.parse(typed)
-                .filter(p -> p.signum() >= 0)
-                .map(p -> {
-                    if (p.compareTo(item.points()) > 0) {
-                        throw Refused.invalid("points", "points lie from 0 to " + item.points());
-                    }
-                    return p;
-                })
-                .orElseThrow(
-                        () -> Refused.invalid("points", "'" + typed + "' is not a number from 0 to " + item.points()));
     }
 
     private @Nullable String typedPoints() {
@@ -118,20 +101,5 @@ final class Chosen {
                 change.hold(),
                 Boolean.TRUE.equals(change.third()),
                 remarks);
-    }
-
-    /** As the ledger keeps it where one reading is enough. */
-    Map<String, Object> kept() {
-        Map<String, Object> kept = new LinkedHashMap<>();
-        kept.put("levels", change.levels());
-        if (typedPoints() != null) {
-            kept.put("points", typedPoints());
-            kept.put("why", why);
-        }
-        kept.put("comment", comment);
-        kept.put("note", note);
-        kept.put("held", change.hold());
-        kept.put("remarks", Remark.plain(remarks));
-        return kept;
     }
 }

@@ -1,5 +1,6 @@
 package org.scholion.server.read;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -37,7 +38,9 @@ class Hints {
     private static final int MOST_ALIKE = 3;
     private static final int MOST_SENTENCES = 20;
     private static final int MOST_MEANT = 8;
-    private static final long MEANT_MS = 40;
+
+    /** For the words of one answer that were meant; a machine that has just been started needs a while for the first. */
+    private static final Duration MEANT = Duration.ofSeconds(3);
 
     private final Readings readings;
     private final HintPlans plans;
@@ -110,7 +113,7 @@ class Hints {
         Attempt attempt = readings.attempt(me, assessment, answer, itemId, names);
         OpenItem item = readings.open(assessment, itemId);
         HintPlans.HintPlan plan = plans.of(assessment, itemId);
-        String text = Attempts.answer(item, attempts.responsesOf(attempt.id())).shown();
+        String text = attempts.textsOf(List.of(attempt.id()), item).getOrDefault(attempt.id(), "");
         // An answer without a word is in no pile.
         boolean compared = (plan.likeness() || plan.sentences()) && !text.isBlank();
         Beside beside = compared ? beside(me, item, attempt, names) : null;
@@ -135,10 +138,11 @@ class Hints {
         Set<String> asked = new HashSet<>(WordRuns.of(item.head().prompt()));
         List<SlipView> slips = new ArrayList<>();
         int[] left = {MOST_MEANT};
+        long until = System.nanoTime() + MEANT.toNanos();
         for (LanguageSlips.Slip slip : LanguageSlips.in(text, word -> asked.contains(word) || look.has(word))) {
             boolean spelling = slip.kind() == LanguageSlips.Kind.SPELLING;
             Optional<String> meant = spelling && left[0]-- > 0
-                    ? look.meant(text.substring(slip.from(), slip.to()), MEANT_MS)
+                    ? look.meant(text.substring(slip.from(), slip.to()), Duration.ofNanos(until - System.nanoTime()))
                     : Optional.empty();
             slips.add(new SlipView(slip.kind(), slip.from(), slip.to(), meant.orElse(null)));
         }
@@ -160,8 +164,7 @@ class Hints {
             Attempt other = b.pile().attempts().get(one.text());
             UUID id = other.id();
             LedgerMark mark = marks.getOrDefault(id, Map.of()).get(b.item().id());
-            LedgerMark own =
-                    mark == null ? null : readByMe(b, mark, second == null || !second.isOf(id) ? null : second.rule());
+            LedgerMark own = mark == null ? null : readByMe(b, mark, SecondReadingRow.rule(second, id));
             if (own != null && like.size() < MOST_ALIKE) {
                 MarkView view = MarkView.of(b.item(), own);
                 like.add(new LikeAnswer(

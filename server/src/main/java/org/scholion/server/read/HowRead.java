@@ -14,6 +14,7 @@ import org.scholion.core.item.Rubric;
 import org.scholion.core.measure.Spread;
 import org.scholion.core.number.Fraction;
 import org.scholion.core.rubric.Drift;
+import org.scholion.core.rubric.Resolving;
 import org.scholion.core.score.ReadOtherwise;
 import org.scholion.server.access.Access;
 import org.scholion.server.ledger.Attempt;
@@ -25,7 +26,6 @@ import org.scholion.server.ledger.ReadTwice;
 import org.scholion.server.platform.Me;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.JsonNode;
 
 /** How a pile was read: the levels by reader and section, one's own drift, and the answers that another look may be given. */
 @Service
@@ -108,14 +108,15 @@ class HowRead {
         List<UUID> ids = usual.stream().map(g -> g.attempt().id()).toList();
         Map<UUID, Map<String, LedgerMark>> marks = ledger.currentOf(ids, Set.of(item.id()));
         SecondReadingRow second = seconds.of(assessment).get(item.id());
+        // Which readings there are does not hang on the rule by which they count.
+        Resolving rule = second == null ? new Resolving(Resolving.Way.FIRST, null) : second.rule();
         List<One> read = new ArrayList<>();
         for (int i = 0; i < usual.size(); i++) {
             Attempt attempt = usual.get(i).attempt();
             LedgerMark mark = marks.getOrDefault(attempt.id(), Map.of()).get(item.id());
             // What was overruled was decided without a reading.
             if (mark != null && mark.byPerson() && !mark.mark().state().isUndecided() && !ByHand.isOverruled(mark)) {
-                SecondReadingRow row = second == null ? new SecondReadingRow(assessment, item.id()) : second;
-                List<ReadTwice.ByReader> readers = ReadTwice.of(row.rule(), mark, item).readings().stream()
+                List<ReadTwice.ByReader> readers = ReadTwice.of(rule, mark, item).readings().stream()
                         .filter(r -> r.isComplete(item))
                         .toList();
                 read.add(new One(attempt, i, mark, readers));
@@ -196,11 +197,8 @@ class HowRead {
 
     private List<OtherwiseView> otherwise(OpenItem item, List<One> read, boolean names) {
         List<UUID> ids = read.stream().map(one -> one.attempt().id()).toList();
-        Map<UUID, Map<String, JsonNode>> responses = attempts.responsesOf(ids, Set.of(item.id()));
-        List<String> texts = ids.stream()
-                .map(id -> Attempts.answer(item, responses.getOrDefault(id, Map.of()))
-                        .shown())
-                .toList();
+        Map<UUID, String> said = attempts.textsOf(ids, item);
+        List<String> texts = ids.stream().map(id -> said.getOrDefault(id, "")).toList();
         return ReadOtherwise.in(texts, read.stream().map(One::credit).toList(), MOST_OTHERWISE).stream()
                 .map(o -> {
                     One one = read.get(o.answer());

@@ -11,6 +11,7 @@ import java.util.UUID;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.OpenItem;
+import org.scholion.core.rubric.Resolving;
 import org.scholion.core.text.Alike;
 import org.scholion.core.text.WordRuns;
 import org.scholion.server.ledger.Attempts;
@@ -82,7 +83,8 @@ class Pile {
             if (mark == null) {
                 return false;
             }
-            ReadTwice twice = second != null && second.isOf(attempt) ? ReadTwice.of(second.rule(), mark, item) : null;
+            Resolving rule = SecondReadingRow.rule(second, attempt);
+            ReadTwice twice = rule == null ? null : ReadTwice.of(rule, mark, item);
             LedgerMark own = twice == null ? mark : twice.seenBy(me.id(), mark, item);
             return switch (choice.show()) {
                         case DIFFER -> twice != null && twice.differ(item);
@@ -113,7 +115,7 @@ class Pile {
                         .toList();
             case LENGTH -> {
                 Map<UUID, Integer> words = new HashMap<>();
-                texts(item, some)
+                attempts.textsOf(ids(some), item)
                         .forEach((id, text) -> words.put(id, WordRuns.of(text).size()));
                 yield some.stream()
                         .sorted(Comparator.comparing(given ->
@@ -121,7 +123,7 @@ class Pile {
                         .toList();
             }
             case LIKENESS -> {
-                Map<UUID, String> texts = texts(item, some);
+                Map<UUID, String> texts = attempts.textsOf(ids(some), item);
                 List<String> inTurn = some.stream()
                         .map(given ->
                                 Objects.requireNonNull(texts.get(given.attempt().id())))
@@ -131,17 +133,6 @@ class Pile {
                 yield alike;
             }
         };
-    }
-
-    private Map<UUID, String> texts(OpenItem item, List<Readings.Given> some) {
-        Map<UUID, Map<String, JsonNode>> responses = attempts.responsesOf(ids(some), Set.of(item.id()));
-        Map<UUID, String> texts = new HashMap<>();
-        for (UUID id : ids(some)) {
-            texts.put(
-                    id,
-                    Attempts.answer(item, responses.getOrDefault(id, Map.of())).shown());
-        }
-        return texts;
     }
 
     private static List<UUID> ids(List<Readings.Given> some) {

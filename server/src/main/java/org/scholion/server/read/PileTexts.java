@@ -6,7 +6,6 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
 import org.scholion.core.item.OpenItem;
 import org.scholion.core.text.AlikePile;
@@ -17,7 +16,6 @@ import org.scholion.server.ledger.Marked;
 import org.scholion.server.ledger.MarkedPaper;
 import org.scholion.server.ledger.MarkedPapers;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.JsonNode;
 
 /** What all students said to one open question, to be compared: read once in a while, however many answers are read. */
 @Component
@@ -62,12 +60,11 @@ class PileTexts {
                 .map(Marked::attempt)
                 .toList();
         List<UUID> ids = all.stream().map(Attempt::id).toList();
-        Map<UUID, Map<String, JsonNode>> responses = attempts.responsesOf(ids, Set.of(item.id()));
+        Map<UUID, String> every = attempts.textsOf(ids, item);
         List<Attempt> said = new ArrayList<>();
         List<String> texts = new ArrayList<>();
         for (Attempt attempt : all) {
-            String text = Attempts.answer(item, responses.getOrDefault(attempt.id(), Map.of()))
-                    .shown();
+            String text = every.getOrDefault(attempt.id(), "");
             if (!text.isBlank()) {
                 said.add(attempt);
                 texts.add(text);

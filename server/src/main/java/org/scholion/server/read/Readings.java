@@ -419,8 +419,7 @@ public class Readings {
             LedgerMark mark = current.getOrDefault(id, Map.of()).get(item.id());
             if (mark != null) {
                 Answer answer = Attempts.answer(item, responses.getOrDefault(id, Map.of()));
-                SecondReadingRow second = twice.get(item.id());
-                Resolving rule = second != null && second.isOf(id) ? second.rule() : null;
+                Resolving rule = SecondReadingRow.rule(twice.get(item.id()), id);
                 all.add(shown.view(me, item, one.given().attempt(), answer, mark, names, rule, one.student()));
             }
         }
@@ -481,6 +480,7 @@ public class Readings {
         return decide(me, attempt, itemId, change.saw(), names, (edition, item, current, rule, text) -> {
             Chosen chosen = new Chosen(change, text);
             Mark alone = chosen.markOf(item);
+            ReadTwice.ByReader mine = chosen.by(me);
             if (rule == null) {
                 return LedgerMark.byPerson(
                         attempt.id(),
@@ -488,10 +488,9 @@ public class Readings {
                         alone,
                         edition.number(),
                         me,
-                        JsonColumn.node(chosen.kept()),
+                        JsonColumn.node(mine.plain()),
                         clock.instant());
             }
-            ReadTwice.ByReader mine = chosen.by(me);
             ReadTwice all = ReadTwice.of(rule, current, item).with(mine);
             // What was overruled does not move with the second of two readings, whose reader knows nothing of it.
             boolean stays = ByHand.isOverruled(current) && !mine.third();

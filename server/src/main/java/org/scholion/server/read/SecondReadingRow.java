@@ -50,6 +50,11 @@ class SecondReadingRow {
         return new Resolving(way, apart == null ? null : Fraction.exactly(apart));
     }
 
+    /** The rule for one answer; null where one reading is enough. */
+    static @Nullable Resolving rule(@Nullable SecondReadingRow row, UUID attempt) {
+        return row != null && row.isOf(attempt) ? row.rule() : null;
+    }
+
     /** Which answers are in the share follows from the attempt alone, so that it never changes. */
     boolean isOf(UUID attempt) {
         return Math.floorMod(attempt.hashCode(), 100) < share;

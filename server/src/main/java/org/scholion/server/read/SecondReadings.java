@@ -57,9 +57,8 @@ public class SecondReadings {
 
     /** The rule for one answer; empty where one reading is enough. */
     Optional<Resolving> ruleOf(UUID assessment, String item, UUID attempt) {
-        return Optional.ofNullable(entities.find(SecondReadingRow.class, new SecondReadingRow.Key(assessment, item)))
-                .filter(row -> row.isOf(attempt))
-                .map(SecondReadingRow::rule);
+        return Optional.ofNullable(SecondReadingRow.rule(
+                entities.find(SecondReadingRow.class, new SecondReadingRow.Key(assessment, item)), attempt));
     }
 
     static @Nullable SecondPlan view(@Nullable SecondReadingRow row) {

@@ -160,11 +160,12 @@ class Doubts {
         Edition edition = paper.edition();
         List<Marks> own = marks(paper);
         Map<Integer, Editions.EditionLine> history = decideds.history(edition);
+        RightElsewhere elsewhere = new RightElsewhere(edition.items(), edition::scorer);
         List<QuestionDoubts> questions = new ArrayList<>();
         int doubts = 0;
         for (int j = 0; j < edition.items().size(); j++) {
             Item item = edition.items().get(j);
-            QuestionDoubts question = question(edition, item, j, own, history);
+            QuestionDoubts question = question(edition, item, j, own, history, elsewhere);
             doubts += question.answers() - question.settled();
             if (!question.isEmpty()) {
                 questions.add(question);
@@ -177,7 +178,12 @@ class Doubts {
     record Marks(Attempt attempt, List<Brief> marks) {}
 
     private QuestionDoubts question(
-            Edition edition, Item item, int place, List<Marks> all, Map<Integer, Editions.EditionLine> history) {
+            Edition edition,
+            Item item,
+            int place,
+            List<Marks> all,
+            Map<Integer, Editions.EditionLine> history,
+            RightElsewhere elsewhere) {
         int answers = 0;
         boolean canWait = edition.waits(item);
         List<Attempt> waiting = new ArrayList<>();
@@ -191,7 +197,12 @@ class Doubts {
             }
         }
         return question(
-                edition, item, answers, saying.inDoubt(item, waiting), decided(edition, item, place, all, history));
+                edition,
+                item,
+                answers,
+                saying.inDoubt(item, waiting),
+                decided(edition, item, place, all, history),
+                elsewhere);
     }
 
     /** Read are only those who may be decided: by hand, for all of their form, or by what the key learned. */
@@ -271,7 +282,12 @@ class Doubts {
     }
 
     private QuestionDoubts question(
-            Edition edition, Item item, int answers, List<Waiting> waiting, List<Decideds.DecidedGroup> decided) {
+            Edition edition,
+            Item item,
+            int answers,
+            List<Waiting> waiting,
+            List<Decideds.DecidedGroup> decided,
+            RightElsewhere elsewhere) {
         List<Waiting> understood =
                 waiting.stream().filter(w -> !w.said().outgrown()).toList();
         List<Group<Waiting>> equal = org.scholion.core.score.Doubts.of(
@@ -284,7 +300,6 @@ class Doubts {
                         .map(own -> own.get(0).attempt().id())
                         .toList());
         JsonNode picture = picture(edition, item);
-        RightElsewhere elsewhere = new RightElsewhere(edition.items(), edition::scorer);
         List<DoubtGroup> groups = new ArrayList<>();
         for (int i = 0; i < equal.size(); i++) {
             Group<Waiting> g = equal.get(i);
