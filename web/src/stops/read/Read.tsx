@@ -24,6 +24,12 @@ export function Read() {
   const byStudent = way === "student" || way === "quick";
   /** The place of an answer that is to be shown; null for the first unread. */
   const [from, setFrom] = useState<number | null>(() => placeIn(params));
+  // An address that names another answer, or none, goes there.
+  const [seen, setSeen] = useState(params);
+  if (seen !== params) {
+    setSeen(params);
+    setFrom(placeIn(params));
+  }
   const key = ["readings", assessment, section, item, names, byStudent, pile, from];
   const query = useQuery({
     queryKey: key,

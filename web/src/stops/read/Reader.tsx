@@ -227,6 +227,7 @@ export function Reader({
           onWords={<OnWords text={answer.text} remarks={remarks} />}
           examples={
             <Examples
+              key={`examples of ${question.item}`}
               assessment={assessment}
               question={question}
               answer={answer}
@@ -235,7 +236,11 @@ export function Reader({
               mayAgree={mayName}
             />
           }
-          hints={mayName && <WhichHints assessment={assessment} item={question.item} />}
+          hints={
+            mayName && (
+              <WhichHints key={`hints for ${question.item}`} assessment={assessment} item={question.item} />
+            )
+          }
           second={
             <SecondReading
               assessment={assessment}

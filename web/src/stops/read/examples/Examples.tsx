@@ -1,9 +1,9 @@
-import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { Schemas } from "../../../api/client";
 import { Button, TextButton } from "../../../parts/Button";
 import { Field } from "../../../parts/Field";
 import { Trouble } from "../../../parts/States";
+import { useTyped } from "../../../parts/typed";
 import { t } from "../../../text";
 import { points } from "../../../text/figures";
 import { digitsOf } from "../digits";
@@ -31,7 +31,7 @@ export function Examples({
 }) {
   const { examples, keep, remove, error } = useExamples(assessment, question.item);
   const [params] = useSearchParams();
-  const [why, setWhy] = useState("");
+  const [why, setWhy] = useTyped(`example:${assessment}:${question.item}`, "");
   const whole = question.criteria.every((c) => change.levels[c.id] !== undefined);
   if (question.criteria.length === 0 || (examples.length === 0 && !mayAgree)) {
     return null;

@@ -1,14 +1,14 @@
-import { useState } from "react";
 import { Button } from "../../../parts/Button";
 import { Area } from "../../../parts/Field";
 import { Trouble } from "../../../parts/States";
+import { useTyped } from "../../../parts/typed";
 import { t } from "../../../text";
 import { type HintPlan, useHintPlan } from "./useHints";
 
 /** Which hints the readers of a question are given, each on or off. */
 export function WhichHints({ assessment, item }: { assessment: string; item: string }) {
   const { plan, change, error } = useHintPlan({ assessment, item });
-  const [words, setWords] = useState<string | null>(null);
+  const [words, setWords] = useTyped<string | null>(`hint-words:${assessment}:${item}`, null);
   const each: [keyof HintPlan & ("language" | "likeness" | "sentences"), string][] = [
     ["language", t("spelling, capitals and signs of English")],
     ["likeness", t("answers like it that you have read")],

@@ -51,10 +51,17 @@ export function Cell({
       setFault("");
     },
     onError: (error) => {
-      if (error instanceof Problem && error.theirs) {
-        void putReading(client, queryKey, error.theirs as ReadAnswer);
+      const theirs = error instanceof Problem ? (error.theirs as ReadAnswer | undefined) : undefined;
+      if (theirs) {
+        void putReading(client, queryKey, theirs);
+        setFault(
+          t("Read meanwhile as {{theirs}}. Enter saves yours in its place, Esc keeps theirs.", {
+            theirs: typedOf(theirs, question) || t("held back"),
+          }),
+        );
+      } else {
+        setFault(error instanceof Problem ? error.message : t("Not saved yet. It stays on this device."));
       }
-      setFault(error instanceof Problem ? error.message : t("Not saved yet. It stays on this device."));
     },
   });
   const send = (): boolean => {

@@ -64,7 +64,7 @@ export function OnWords({ text, remarks }: { text: string; remarks: ReturnType<t
         rows={2}
         maxLength={2_000}
         onKeyDown={onKey}
-        onChange={(e) => remarks.setText(e.target.value)}
+        onChange={(e) => remarks.type(e.target.value)}
       />
       <p className="mt-1 mb-4 flex flex-wrap gap-2">
         <Button

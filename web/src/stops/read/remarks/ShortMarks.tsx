@@ -1,8 +1,8 @@
-import { useState } from "react";
 import { Button, TextButton } from "../../../parts/Button";
 import { Field } from "../../../parts/Field";
 import { Kbd } from "../../../parts/Keys";
 import { Trouble } from "../../../parts/States";
+import { useTyped } from "../../../parts/typed";
 import { t } from "../../../text";
 import { useComments } from "../comments/useComments";
 
@@ -10,8 +10,8 @@ import { useComments } from "../comments/useComments";
 export function ShortMarks() {
   const kept = useComments();
   const marks = kept.comments.filter((c) => c.letter !== null);
-  const [text, setText] = useState("");
-  const [letter, setLetter] = useState("");
+  const [text, setText] = useTyped("short-mark", "");
+  const [letter, setLetter] = useTyped("short-mark-letter", "");
   const ready = text.trim() !== "" && /^[a-z]$/i.test(letter.trim());
   const add = () => {
     if (ready) {

@@ -2,6 +2,7 @@ import { useEffect, useState } from "react";
 import type { Schemas } from "../../../api/client";
 import { isTyping, type KeyAct } from "../../../parts/Keys";
 import type { Span } from "../../../parts/remarks/pieces";
+import { useTypedStore } from "../../../parts/typed";
 import { t } from "../../../text";
 import { useComments } from "../comments/useComments";
 import { type Change, withoutRemark, withRemark } from "../reading";
@@ -9,6 +10,9 @@ import { moved } from "./words";
 
 type Remark = Schemas["Remark"];
 const FIELD = "remark";
+
+/** What is typed of words and not put there yet. */
+type Begun = { chosen: Span; old: Remark | null; text: string };
 
 /** Words of the answer that are chosen to say something of them, and what is said. */
 export function useRemarks(answer: Schemas["ReadAnswer"], change: Change, onChange: (c: Change) => void) {
@@ -18,14 +22,24 @@ export function useRemarks(answer: Schemas["ReadAnswer"], change: Change, onChan
   const [text, setText] = useState("");
   /** What was said of these words already and is changed. */
   const [old, setOld] = useState<Remark | null>(null);
+  const store = useTypedStore<Begun>(`remark:${answer.item}:${answer.answer}`);
+  // Another answer has other words; what was begun there is there again.
+  useEffect(() => {
+    const begun = store.read();
+    choose(begun?.chosen ?? null);
+    setOld(begun?.old ?? null);
+    setText(begun?.text ?? "");
+  }, [store]);
   const leave = () => {
+    store.keep(null);
     choose(null);
     setOld(null);
     setText("");
   };
-  // Another answer has other words.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the answer is what it is about
-  useEffect(leave, [answer.answer]);
+  const type = (next: string) => {
+    store.keep(chosen && next.trim() !== "" ? { chosen, old, text: next } : null);
+    setText(next);
+  };
   const say = (words: string, brief: boolean) => {
     const said = words.trim();
     if (chosen && said) {
@@ -80,7 +94,7 @@ export function useRemarks(answer: Schemas["ReadAnswer"], change: Change, onChan
     },
     old,
     text,
-    setText,
+    type,
     say,
     remove,
     leave,

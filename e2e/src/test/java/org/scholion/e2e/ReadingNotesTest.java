@@ -74,7 +74,15 @@ class ReadingNotesTest {
             aud.keys(Keys.BACK_SPACE).keys("0").keys(Keys.ENTER).sees("1 of 3 unread");
             aud.keys("00").keys(Keys.ENTER).sees("Nothing here is unread.");
             aud.clickLink("How it was read").sees("All 3 answers are read.").sees("points on average, of 5");
-            aud.isAccessible("How it was read").hasNoErrors();
+            aud.isAccessible("How it was read");
+            // The last one: the first answer of the pile would be there without an address as well.
+            String link = (String) aud.evaluate("const last = [...document.querySelectorAll('main a')]"
+                    + ".filter(a => a.textContent === 'Read it again').pop(); last.click(); return last.search");
+            aud.sees("Private note").sees(SAID);
+            assertThat(aud.evaluate("const all = [...document.querySelectorAll('main button[aria-current]')];"
+                            + "return String(1 + all.findIndex(b => b.ariaCurrent === 'true'))"))
+                    .isEqualTo(link.replaceAll(".*answer=(\\d+).*", "$1"));
+            aud.hasNoErrors();
         }
         int points = 0;
         for (String name : List.of("Noor Haddix", "Asa Quayle", "Lotte Marrin")) {
@@ -110,6 +118,42 @@ class ReadingNotesTest {
             assertThat(lesson.mark("Noor Haddix", "q4").get("points").stringValue())
                     .as("practice moves no mark")
                     .isEqualTo("2");
+        }
+    }
+
+    @Test
+    void a_comment_on_words_and_words_that_are_looked_for_stay_on_the_device_until_they_are_sent(
+            Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Half typed", "A").sits("Noor Haddix", null, null, null, SAID);
+        String read = "/a/" + lesson.id + "/read";
+        try (Browser aud = new Browser(school.address(), 1280, 1400)) {
+            aud.signIn("Aud Meller").open(read).sees("Private note").press("w");
+            aud.press(Keys.ENTER).keys("Which stre").open(read).sees("On these words");
+            aud.hasValue("Comment on these words, for the student", "Which stre");
+            aud.clickButton("Leave the words").open(read).seesNot("On these words");
+            aud.clickSummary("Hints for this question");
+            aud.type("Words that are looked for, one on each line", "ebb").open(read);
+            aud.clickSummary("Hints for this question")
+                    .hasValue("Words that are looked for, one on each line", "ebb")
+                    .hasNoErrors();
+        }
+    }
+
+    @Test
+    void what_two_type_quickly_of_one_answer_is_told_and_the_later_decides(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Typed by two", "A").sits("Noor Haddix", null, null, null, SAID);
+        String quick = "/a/" + lesson.id + "/read?way=quick&names=shown";
+        try (Browser aud = new Browser(school.address(), 1280, 1000);
+                Browser halvard = new Browser(school.address(), 1280, 1000)) {
+            aud.signIn("Aud Meller").open(quick).sees("Noor Haddix");
+            halvard.signIn("Halvard Quist").open(quick).sees("Noor Haddix");
+            aud.clickButton("Go to the next unread").keys("11").keys(Keys.ENTER).sees("Nothing here is unread.");
+            halvard.clickButton("Go to the next unread").keys("10").keys(Keys.ENTER);
+            halvard.sees("Read meanwhile as 11. Enter saves yours in its place, Esc keeps theirs.");
+            halvard.keys(Keys.ENTER).seesNot("Read meanwhile").hasNoErrors();
+            assertThat(lesson.mark("Noor Haddix", "q4").get("points").stringValue())
+                    .isEqualTo("2");
+            aud.hasNoErrors();
         }
     }
 
