@@ -4,6 +4,7 @@ import { withoutPlaces } from "../stops/key/kinds/blanks";
 import { t } from "../text";
 import { percent, points } from "../text/figures";
 import { Mark, Mastered } from "./Mark";
+import { AttachedTo, type DrawnOf } from "./pages/AttachedTo";
 import { Rich } from "./Rich";
 import { Remarked, SaidOfWords } from "./remarks/Remarked";
 
@@ -14,10 +15,13 @@ export function ResultPage({
   result,
   after,
   own = false,
+  drawnOf,
 }: {
   result: Result;
   /** Whether it is the page itself; else it stands on another one. */
   own?: boolean;
+  /** Whose page it is, for what is drawn on attachments; nothing is drawn where it is left out. */
+  drawnOf?: DrawnOf;
   after?: (item: Schemas["ResultItem"]) => ReactNode;
 }) {
   const Title = own ? "h1" : "h2";
@@ -76,6 +80,7 @@ export function ResultPage({
             <div className="min-w-0">
               <p className="text-soft">{withoutPlaces(item.prompt)}</p>
               <Said item={item} />
+              {(item.attachments ?? []).length > 0 && <AttachedTo item={item} of={drawnOf} />}
             </div>
             <div className="col-start-2 @lg:col-start-3">
               {item.mark && (

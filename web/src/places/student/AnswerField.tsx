@@ -4,6 +4,8 @@ import { t } from "../../text";
 import { BOX, CorrectionAnswer, OrderAnswer, PairsAnswer, WorkingAnswer } from "./AnswerKinds";
 import { BlanksAnswer } from "./BlanksAnswer";
 import { afterTouch } from "./chosen";
+import { OpenAnswer } from "./open/OpenAnswer";
+import { answerOf, writtenOf } from "./open/written";
 import { SpotAnswer } from "./SpotAnswer";
 
 /** Where the answer to one question is given, by its kind. */
@@ -20,7 +22,7 @@ export function AnswerField({
     case "choice":
       return <Choices item={item} chosen={Array.isArray(answer) ? answer : []} onChosen={onAnswer} />;
     case "open":
-      return <OpenAnswer item={item} text={typeof answer === "string" ? answer : ""} onText={onAnswer} />;
+      return <OpenAnswer item={item} said={writtenOf(answer)} onSaid={(w) => onAnswer(answerOf(w))} />;
     case "working":
       return <WorkingAnswer item={item} lines={Array.isArray(answer) ? answer : []} onLines={onAnswer} />;
     case "correction":
@@ -113,34 +115,5 @@ function Choices({
         )}
       </p>
     </fieldset>
-  );
-}
-
-function OpenAnswer({
-  item,
-  text,
-  onText,
-}: {
-  item: Schemas["PaperItem"];
-  text: string;
-  onText: (text: string) => void;
-}) {
-  const words = text.match(/[\p{L}\p{M}\p{Nd}]+/gu)?.length ?? 0;
-  const over = item.maxWords !== null && words > item.maxWords;
-  return (
-    <>
-      <textarea
-        aria-label={t("Your answer")}
-        value={text}
-        rows={9}
-        className={BOX}
-        onChange={(e) => onText(e.target.value)}
-      />
-      <p className={`mt-1 text-small ${over ? "font-semibold text-waiting" : "text-soft"}`}>
-        {item.maxWords === null
-          ? t("{{count}} words", { count: words })
-          : t("{{count}} words; at most {{max}}", { count: words, max: item.maxWords })}
-      </p>
-    </>
   );
 }

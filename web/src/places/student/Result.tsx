@@ -35,6 +35,7 @@ export function Result() {
             <ResultPage
               own
               result={view.result}
+              drawnOf={{ result }}
               after={(item) => <Asked queries={view.queries} item={item.item} />}
             />
             <div className="mt-5">

@@ -12,6 +12,7 @@ import { TimeLeft } from "./clock/TimeLeft";
 import { useSittingClock } from "./clock/useSittingClock";
 import { FullScreen } from "./FullScreen";
 import { OtherWindowNote } from "./OtherWindowNote";
+import { AttachTo } from "./open/attachTo";
 import { PartHead } from "./PartHead";
 import { Progress } from "./Progress";
 import { askedOn } from "./pages";
@@ -174,13 +175,15 @@ export function TakingView({
               {page.item.part !== pages[first + i - 1]?.item.part && (
                 <PartHead part={paper.parts.find((p) => p.id === page.item.part)} />
               )}
-              <Questions
-                page={page}
-                all={paper.items.filter((item) => item.number > 0).length}
-                said={said}
-                onSay={say}
-                practice={practice}
-              />
+              <AttachTo value={`/api/student/attempts/${paper.attempt}/files`}>
+                <Questions
+                  page={page}
+                  all={paper.items.filter((item) => item.number > 0).length}
+                  said={said}
+                  onSay={say}
+                  practice={practice}
+                />
+              </AttachTo>
             </div>
           ))}
           {at === screens.length && (

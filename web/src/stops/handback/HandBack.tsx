@@ -174,6 +174,7 @@ function Handing({
             {(result) => (
               <ResultPage
                 result={result}
+                drawnOf={{ attempt: student.attempt }}
                 after={(item) =>
                   item.mark &&
                   !preview.isPlaceholderData && (

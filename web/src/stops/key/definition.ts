@@ -71,6 +71,7 @@ export type Item = {
   rubric?: Rubric;
   words?: { min?: number; max?: number };
   mastery?: string;
+  attachments?: number;
   weight?: string;
   parts?: Item[];
   anyOrder?: string[][];

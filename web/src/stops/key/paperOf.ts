@@ -31,6 +31,7 @@ export function paperOf(item: Item): PaperItem {
     stem: item.stem ?? null,
     reasonFor: item.reasonFor ?? null,
     criteria: [],
+    attachments: item.attachments ?? 0,
   };
 }
 

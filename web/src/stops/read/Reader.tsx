@@ -12,6 +12,8 @@ import { Answer } from "./Answer";
 import { AnswerText } from "./AnswerText";
 import { unread } from "./afterReading";
 import { useDigits } from "./digits";
+import { Drawing } from "./drawing/Drawing";
+import { removeDrawn, useDrawn } from "./drawing/useDrawn";
 import { Examples } from "./examples/Examples";
 import { Hints } from "./hints/Hints";
 import { useHints } from "./hints/useHints";
@@ -29,7 +31,14 @@ type View = Schemas["ReadView"];
 type ReadAnswer = Schemas["ReadAnswer"];
 
 /** A reading that was saved from this window, and the mark that it made: by it, it can be taken back. */
-type Made = { answer: string; item: string; names: boolean; saw: string };
+type Made = {
+  answer: string;
+  item: string;
+  names: boolean;
+  saw: string;
+  /** Set where a line or a note was drawn instead. */
+  drawn?: string;
+};
 const MOST_UNDO = 200;
 
 /** One answer after the other, with the rubric under the digits; stop anywhere, go on later. */
@@ -87,6 +96,13 @@ export function Reader({
   useEffect(() => {
     setFocus(0);
   }, [answer.answer, answer.item]);
+  const drawn = useDrawn({
+    assessment,
+    item: question.item,
+    answer: answer.answer,
+    names,
+    any: answer.attachments.length > 0,
+  });
   const remarks = useRemarks(answer, change, setChange);
   const following = view.answers[at + 1];
   const hints = useHints(
@@ -95,17 +111,24 @@ export function Reader({
     following?.item === answer.item ? following.answer : undefined,
   );
   const undo = useMutation({
-    mutationFn: (last: Made) =>
-      ok(
-        api.POST("/api/assessments/{assessment}/readings/{item}/{answer}/undo", {
-          params: {
-            path: { assessment, item: last.item, answer: last.answer },
-            query: { names: last.names },
-          },
-          body: { saw: last.saw },
-        }),
-      ),
+    mutationFn: async (last: Made) =>
+      last.drawn
+        ? removeDrawn({ assessment, ...last }, last.drawn).then(() => null)
+        : ok(
+            api.POST("/api/assessments/{assessment}/readings/{item}/{answer}/undo", {
+              params: {
+                path: { assessment, item: last.item, answer: last.answer },
+                query: { names: last.names },
+              },
+              body: { saw: last.saw },
+            }),
+          ),
     onSuccess: (back, last) => {
+      if (back === null) {
+        setMade(made.filter((m) => m !== last));
+        void client.invalidateQueries({ queryKey: ["drawn", assessment, last.item, last.answer] });
+        return;
+      }
       // An older reading of the same answer can be taken back from what stands now.
       setMade(
         made
@@ -271,14 +294,32 @@ export function Reader({
           onGo={go}
           onQuestion={(item) => setParams(withQuestion(params, item))}
         >
-          <AnswerText
-            text={answer.text}
-            remarks={change.remarks ?? []}
-            slips={hints?.slips ?? []}
-            chosen={remarks.chosen}
-            onChoose={remarks.choose}
-            onRemark={remarks.open}
-          />
+          {(answer.text !== "" || answer.attachments.length === 0) && (
+            <AnswerText
+              text={answer.text}
+              remarks={change.remarks ?? []}
+              slips={hints?.slips ?? []}
+              chosen={remarks.chosen}
+              onChoose={remarks.choose}
+              onRemark={remarks.open}
+            />
+          )}
+          {answer.attachments.length > 0 && (
+            <Drawing
+              key={answer.answer + answer.item}
+              name={answer.answer + answer.item}
+              files={answer.attachments}
+              drawn={drawn}
+              onDrawn={(mark) =>
+                setMade(
+                  [
+                    ...madeNow.current,
+                    { answer: answer.answer, item: answer.item, names, saw: "", drawn: mark },
+                  ].slice(-MOST_UNDO),
+                )
+              }
+            />
+          )}
         </Answer>
         <div className="sticky bottom-0 mt-auto flex flex-wrap items-center gap-2 border-t border-rule bg-sheet px-6 py-3">
           <Button look="quiet" hotkey="[" onClick={() => step(-1)} disabled={view.from + at === 0}>

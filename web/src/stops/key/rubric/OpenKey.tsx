@@ -77,6 +77,12 @@ export function OpenKey({
           className="w-44"
           onChange={(max) => onChange(put(item, "words", limits({ ...item.words, max })))}
         />
+        <Count
+          label={t("Pictures and PDFs")}
+          value={item.attachments}
+          className="w-44"
+          onChange={(n) => onChange(put(item, "attachments", n || undefined))}
+        />
         <MasteredFrom item={item} fault={faults.find((f) => f.path === "mastery")} onChange={onChange} />
         {rubric && (
           <Check

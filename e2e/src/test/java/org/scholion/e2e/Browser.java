@@ -377,6 +377,18 @@ final class Browser implements AutoCloseable {
         return this;
     }
 
+    /** Waits until a selector finds so many. */
+    Browser counts(String css, int wanted) {
+        waitUntil(() -> count(css) == wanted, wanted + " of " + css);
+        return this;
+    }
+
+    /** The first that a selector finds. */
+    WebElement one(String css) {
+        waitUntil(() -> count(css) > 0, css);
+        return driver.findElement(By.cssSelector(css));
+    }
+
     int count(String css) {
         return driver.findElements(By.cssSelector(css)).size();
     }

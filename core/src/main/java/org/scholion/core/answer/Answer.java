@@ -144,13 +144,21 @@ public sealed interface Answer {
      *
      * @param levels level ids by criterion id; none are no reading
      * @param points points given directly
+     * @param attachments names of the pictures and PDFs that belong to it, in the order given
      */
     record Written(
             String text,
             @Nullable Map<String, String> levels,
-            @Nullable Fraction points) implements Answer {
+            @Nullable Fraction points,
+            java.util.List<String> attachments)
+            implements Answer {
         public Written {
             levels = levels == null || levels.isEmpty() ? null : Map.copyOf(levels);
+            attachments = java.util.List.copyOf(attachments);
+        }
+
+        public Written(String text, @Nullable Map<String, String> levels, @Nullable Fraction points) {
+            this(text, levels, points, java.util.List.of());
         }
 
         public static Written of(String text) {
@@ -159,7 +167,7 @@ public sealed interface Answer {
 
         @Override
         public boolean isBlank() {
-            return Spaces.only(text);
+            return Spaces.only(text) && attachments.isEmpty();
         }
 
         @Override

@@ -42,6 +42,10 @@ public final class Told {
         if (answer instanceof Answer.Pointed pointed) {
             return pointed.points().stream().map(Told::place).collect(Collectors.joining("; "));
         }
+        if (answer instanceof Answer.Written written && Spaces.only(written.text())) {
+            int attachments = written.attachments().size();
+            return attachments == 0 ? written.text() : attachments == 1 ? "1 attachment" : attachments + " attachments";
+        }
         return answer.shown();
     }
 

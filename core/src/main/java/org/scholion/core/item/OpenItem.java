@@ -11,16 +11,23 @@ import org.scholion.core.number.Fraction;
  *
  * @param rubric none when the reader gives points directly
  * @param mastery the level or the points from which the answer counts as mastered
+ * @param attachments how many pictures and PDFs an answer may have beside its text
  */
 public record OpenItem(
         Head head,
         @Nullable Rubric rubric,
         @Nullable Integer minWords,
         @Nullable Integer maxWords,
-        @Nullable String mastery)
+        @Nullable String mastery,
+        int attachments)
         implements Item {
+    public static final int MOST_ATTACHMENTS = 10;
 
     public OpenItem {
+        Faulty.unless(
+                attachments >= 0 && attachments <= MOST_ATTACHMENTS,
+                "attachments",
+                attachments + " attachments are not between 0 and " + MOST_ATTACHMENTS);
         if (minWords != null && maxWords != null) {
             Faulty.unless(
                     minWords <= maxWords, "words", "at least " + minWords + " words is more than at most " + maxWords);
@@ -34,6 +41,15 @@ public record OpenItem(
                         || Fraction.parse(mastery).isPresent(),
                 "mastery",
                 "'" + mastery + "' is neither points nor a level of the rubric");
+    }
+
+    public OpenItem(
+            Head head,
+            @Nullable Rubric rubric,
+            @Nullable Integer minWords,
+            @Nullable Integer maxWords,
+            @Nullable String mastery) {
+        this(head, rubric, minWords, maxWords, mastery, 0);
     }
 
     /** Whether the bound of mastery is a level of the rubric; else it is points. */

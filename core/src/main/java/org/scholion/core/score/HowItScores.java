@@ -273,6 +273,7 @@ public final class HowItScores implements Item.ByKind<String> {
     @Override
     public String open(OpenItem item) {
         String words = (item.maxWords() == null ? "" : " At most " + item.maxWords() + " words are asked for.")
+                + attached(item)
                 + mastered(item);
         return item.rubric() == null
                 ? "You read each answer and give from 0 to " + points(item.points()) + "." + words
@@ -282,6 +283,14 @@ public final class HowItScores implements Item.ByKind<String> {
                                 : "for each of " + item.criteria().size() + " criteria; ")
                         + item.rubric().maximum() + " rubric points are worth "
                         + points(item.points()) + "." + words;
+    }
+
+    private static String attached(OpenItem item) {
+        return item.attachments() == 0
+                ? ""
+                : " It may have up to " + item.attachments()
+                        + (item.attachments() == 1 ? " picture or PDF" : " pictures or PDFs")
+                        + "; one without words is read as well.";
     }
 
     private static String mastered(OpenItem item) {

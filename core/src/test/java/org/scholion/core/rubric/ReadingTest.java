@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.scholion.core.answer.Answer;
+import org.scholion.core.answer.Told;
 import org.scholion.core.item.Head;
 import org.scholion.core.item.OpenItem;
 import org.scholion.core.item.Rubric;
@@ -80,6 +81,12 @@ class ReadingTest {
         Scorer scorer = Scorer.of(withRubric);
         assertThat(scorer.score(Answer.Written.of("The tide falls.")).state()).isEqualTo(State.READ);
         assertThat(scorer.score(Answer.Written.of("  "))).isEqualTo(Mark.BLANK);
+        assertThat(scorer.score(new Answer.Written("  ", null, null, List.of("photo")))
+                        .state())
+                .as("a picture without words waits for a reader")
+                .isEqualTo(State.READ);
+        assertThat(Told.in(withPoints, new Answer.Written(" ", null, null, List.of("photo", "scan"))))
+                .isEqualTo("2 attachments");
         assertThat(scorer.score(new Answer.Written("", Map.of("a", "0", "b", "0"), null))
                         .state())
                 .isEqualTo(State.SCORED);

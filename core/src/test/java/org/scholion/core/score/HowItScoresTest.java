@@ -85,6 +85,8 @@ class HowItScoresTest {
     void an_open_item_says_that_a_person_reads_and_a_passage_that_nothing_is_scored() {
         assertThat(HowItScores.of(new OpenItem(head(), null, null, 120, null)))
                 .isEqualTo("You read each answer and give from 0 to 1 point. At most 120 words are asked for.");
+        assertThat(HowItScores.of(new OpenItem(head(), null, null, null, null, 2)))
+                .endsWith("It may have up to 2 pictures or PDFs; one without words is read as well.");
         assertThat(HowItScores.of(new PassageItem(head()))).contains("nothing is scored");
     }
 

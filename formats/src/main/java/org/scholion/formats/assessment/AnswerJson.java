@@ -70,7 +70,7 @@ public final class AnswerJson {
             pointed.points().forEach(p -> list.addArray().add(p.x().toExact()).add(p.y().toExact()));
             return list;
         }
-        if (answer instanceof Answer.Written written && (written.levels() != null || written.points() != null)) {
+        if (answer instanceof Answer.Written written && !isPlain(written)) {
             ObjectNode node = NODES.objectNode().put("text", written.text());
             if (written.levels() != null) {
                 ObjectNode levels = node.putObject("levels");
@@ -79,9 +79,18 @@ public final class AnswerJson {
             if (written.points() != null) {
                 node.put("points", written.points().toExact());
             }
+            if (!written.attachments().isEmpty()) {
+                written.attachments().forEach(node.putArray("attachments")::add);
+            }
             return node;
         }
         return NODES.stringNode(answer instanceof Answer.Written w ? w.text() : answer.shown());
+    }
+
+    private static boolean isPlain(Answer.Written written) {
+        return written.levels() == null
+                && written.points() == null
+                && written.attachments().isEmpty();
     }
 
     private record ByKind(Cursor at) implements Item.ByKind<Answer> {
@@ -190,8 +199,10 @@ public final class AnswerJson {
             String text = at.text("text", "");
             Map<String, String> levels = at.field("levels").map(ByKind::levels).orElse(null);
             Fraction points = at.fractionOrNull("points");
+            List<String> attachments =
+                    at.list("attachments").stream().map(Cursor::asText).toList();
             at.refuseUnknown();
-            return new Answer.Written(text, levels, points);
+            return new Answer.Written(text, levels, points, attachments);
         }
 
         private static Map<String, String> levels(Cursor c) {

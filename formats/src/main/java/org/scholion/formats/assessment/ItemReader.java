@@ -323,7 +323,9 @@ final class ItemReader {
                     return bounds;
                 })
                 .orElse(new Integer[2]);
-        return new OpenItem(head, rubric, words[0], words[1], c.textOrNull("mastery"));
+        Integer attachments = c.wholeOrNull("attachments");
+        return new OpenItem(
+                head, rubric, words[0], words[1], c.textOrNull("mastery"), attachments == null ? 0 : attachments);
     }
 
     private static Rubric rubric(Cursor c) {

@@ -304,6 +304,9 @@ record ItemWriter(ObjectNode node) implements Item.ByKind<ObjectNode> {
             }
         }
         text(node, "mastery", item.mastery());
+        if (item.attachments() > 0) {
+            node.put("attachments", item.attachments());
+        }
         return node;
     }
 

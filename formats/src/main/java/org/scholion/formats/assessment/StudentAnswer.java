@@ -1,5 +1,7 @@
 package org.scholion.formats.assessment;
 
+import java.util.List;
+import java.util.regex.Pattern;
 import org.scholion.core.answer.Answer;
 import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.ChoiceItem;
@@ -12,7 +14,7 @@ import tools.jackson.databind.JsonNode;
 
 /**
  * What a student can say on screen, by a whitelist for each kind of question. A reading is nothing that a student can
- * say: an open answer is a text and nothing else.
+ * say: an open answer is a text, and attachments where the question takes them.
  */
 public final class StudentAnswer {
     /** In characters; about twenty pages. */
@@ -21,6 +23,9 @@ public final class StudentAnswer {
     private static final int LONGEST_TEXT = 2_000;
     private static final int MOST_LINES = 200;
     private static final int MOST_PLACES = 200;
+
+    /** The SHA-256 of its bytes. */
+    private static final Pattern ATTACHMENT = Pattern.compile("[0-9a-f]{64}");
 
     private StudentAnswer() {}
 
@@ -31,11 +36,8 @@ public final class StudentAnswer {
      */
     public static Answer read(Item item, JsonNode said) {
         Cursor at = Cursor.at(Texts.printable(said));
-        if (item instanceof OpenItem) {
-            String text = at.asText();
-            at.refuseFaulty();
-            refuseLong(at, text, LONGEST_OPEN);
-            return Answer.Written.of(text);
+        if (item instanceof OpenItem open) {
+            return open(open, at);
         }
         Answer answer = AnswerJson.read(item, at);
         if (at.faults().isEmpty()) {
@@ -43,6 +45,26 @@ public final class StudentAnswer {
         }
         at.refuseFaulty();
         return answer;
+    }
+
+    private static Answer open(OpenItem item, Cursor at) {
+        boolean plain = at.node().isString() || item.attachments() == 0;
+        String text = plain ? at.asText() : at.text("text", "");
+        List<String> attachments = plain
+                ? List.of()
+                : at.list("attachments").stream().map(Cursor::asText).toList();
+        if (!plain) {
+            at.refuseUnknown();
+        }
+        if (attachments.size() > item.attachments()) {
+            at.fault(attachments.size() + " attachments, at most " + item.attachments() + " are taken");
+        }
+        attachments.stream()
+                .filter(a -> !ATTACHMENT.matcher(a).matches())
+                .forEach(a -> at.fault("'" + a + "' is no name of an attachment"));
+        at.refuseFaulty();
+        refuseLong(at, text, LONGEST_OPEN);
+        return new Answer.Written(text, null, null, attachments);
     }
 
     private static void refuseMuch(Item item, Answer answer, Cursor at) {

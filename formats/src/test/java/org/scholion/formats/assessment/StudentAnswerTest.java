@@ -11,9 +11,14 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.scholion.core.answer.Answer;
+import org.scholion.core.item.Head;
 import org.scholion.core.item.Item;
+import org.scholion.core.item.OpenItem;
+import org.scholion.core.number.Fraction;
 import org.scholion.core.score.Scorer;
 import org.scholion.core.score.State;
+import org.scholion.formats.json.Cursor;
 import org.scholion.formats.json.Faults;
 import org.scholion.formats.json.Json;
 import tools.jackson.databind.JsonNode;
@@ -92,6 +97,30 @@ class StudentAnswerTest {
                         .isInstanceOf(Faults.class);
             }
         }
+    }
+
+    @Test
+    void an_open_answer_has_attachments_only_where_the_question_takes_them_and_not_more_than_it_takes() {
+        OpenItem with = new OpenItem(Head.of("q", Fraction.ONE), null, null, null, null, 1);
+        String hash = "0a".repeat(32);
+        String one = "{\"text\": \" \", \"attachments\": [\"" + hash + "\"]}";
+        Answer answer = StudentAnswer.read(with, Json.read(one));
+        assertThat(answer).isEqualTo(new Answer.Written(" ", null, null, List.of(hash)));
+        assertThat(AnswerJson.read(with, Cursor.at(AnswerJson.write(answer))))
+                .as("it is kept as it was given")
+                .isEqualTo(answer);
+        assertThat(StudentAnswer.read(with, Json.read("\"only words\""))).isEqualTo(Answer.Written.of("only words"));
+        Map.of("at most 1", "[\"" + hash + "\", \"" + hash + "\"]", "no name of an attachment", "[\"../../etc\"]")
+                .forEach((fault, attachments) -> assertThatThrownBy(
+                                () -> StudentAnswer.read(with, Json.read("{\"attachments\": " + attachments + "}")))
+                        .hasMessageContaining(fault));
+        assertThatThrownBy(() -> StudentAnswer.read(
+                        with, Json.read("{\"text\": \"x\", \"attachments\": [], \"points\": \"1\"}")))
+                .as("a reading beside it is refused")
+                .hasMessageContaining("points");
+        assertThatThrownBy(() -> StudentAnswer.read(item("open"), Json.read(one)))
+                .as("a question without attachments takes a text")
+                .isInstanceOf(Faults.class);
     }
 
     @Test

@@ -212,6 +212,11 @@ public class Access {
                            and (exists (select 1 from CourseTeacher t where t.course = a.course and t.person = :me)
                                 or exists (select 1 from CourseReader r where r.course = a.course and r.person = :me)))
               or exists (select 1 from FileUse u where u.school = f.school and u.file = f.id and u.object = :me)
+              or exists (select 1 from FileUse u join AnyAttempt x on x.id = u.object
+                         join AssessmentRow a on a.id = x.assessment
+                         where u.school = f.school and u.file = f.id
+                           and (exists (select 1 from CourseTeacher t where t.course = a.course and t.person = :me)
+                                or exists (select 1 from CourseReader r where r.course = a.course and r.person = :me)))
               or exists (select 1 from SittingRow s join AssessmentRow a on a.id = s.assessment
                          join CourseTeacher t on t.course = a.course and t.person = :me where s.settings.picture = f.id)
               or exists (select 1 from FileUse u join BankItem i on i.id = u.object
@@ -237,6 +242,11 @@ public class Access {
             where s.school = :school and s.settings.picture = :file and e.student = :me
               and (:only is null or s.id = :only)""";
 
+    /** What they put in themselves. */
+    private static final String FILE_OF_ONESELF = """
+            select 1 from FileUse u
+            where u.school = :school and u.file = :file and u.object = :me and u.kind = PERSON""";
+
     /** And those of what was handed back to them last. */
     private static final String FILE_OF_RESULT = """
             select 1 from ResultRow r where r.student = :me
@@ -252,6 +262,9 @@ public class Access {
         boolean may = me.is(Me.Role.STUDENT)
                 ? isAny(ofPaper(me, file))
                         || isAny(ofSitting(me, file))
+                        || isAny(query(FILE_OF_ONESELF, me)
+                                .setParameter("school", me.school())
+                                .setParameter("file", file))
                         || me.only() == null && isAny(ofResult(me, file))
                 : isAny(query(FILE_OF_STAFF, me)
                         .setParameter("school", me.school())

@@ -35,6 +35,7 @@ import org.scholion.formats.rich.RichText;
  * @param stem the reading passage that belongs to it
  * @param reasonFor the choice whose reason is asked for
  * @param criteria the criteria with their levels, where the teacher shows them beforehand
+ * @param attachments how many pictures and PDFs an answer may have
  */
 public record PaperItem(
         String id,
@@ -59,7 +60,8 @@ public record PaperItem(
         @Nullable String stem,
         @Nullable String reasonFor,
         @Nullable Integer minWords,
-        List<PaperCriterion> criteria) {
+        List<PaperCriterion> criteria,
+        int attachments) {
 
     public record PaperOption(String id, String text) {}
 
@@ -102,7 +104,8 @@ public record PaperItem(
                 p.stem(),
                 p.reasonFor(),
                 item instanceof OpenItem o ? o.minWords() : null,
-                item instanceof OpenItem o && p.rubricShown() ? criteria(o) : List.of());
+                item instanceof OpenItem o && p.rubricShown() ? criteria(o) : List.of(),
+                item instanceof OpenItem o ? o.attachments() : 0);
     }
 
     private static List<PaperItem> parts(BlanksItem item, OwnOrder order, OwnIds ids) {

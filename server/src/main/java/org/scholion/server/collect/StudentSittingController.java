@@ -1,9 +1,12 @@
 package org.scholion.server.collect;
 
+import java.io.IOException;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import org.jspecify.annotations.Nullable;
+import org.scholion.server.file.Files;
 import org.scholion.server.platform.Me;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -13,8 +16,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
 
 @RestController
 @RequestMapping("/api/student")
@@ -23,6 +28,7 @@ class StudentSittingController {
     private final BeginningToTake beginning;
     private final TakingAgain again;
     private final Taking taking;
+    private final Attachments attachments;
     private final HandInQueue handIns;
     private final Practice practice;
 
@@ -31,12 +37,14 @@ class StudentSittingController {
             BeginningToTake beginning,
             TakingAgain again,
             Taking taking,
+            Attachments attachments,
             HandInQueue handIns,
             Practice practice) {
         this.toDo = toDo;
         this.beginning = beginning;
         this.again = again;
         this.taking = taking;
+        this.attachments = attachments;
         this.handIns = handIns;
         this.practice = practice;
     }
@@ -90,6 +98,15 @@ class StudentSittingController {
             @PathVariable String item,
             @RequestBody Taking.AnswerChange change) {
         return taking.answer(me, attempt, item, change);
+    }
+
+    /** A picture or a PDF for an answer. */
+    @PostMapping(value = "/attempts/{attempt}/files", consumes = "multipart/form-data")
+    @ResponseStatus(HttpStatus.CREATED)
+    Files.Taken attach(@AuthenticationPrincipal Me me, @PathVariable UUID attempt, @RequestPart MultipartFile file)
+            throws IOException {
+        String name = Objects.requireNonNullElse(file.getOriginalFilename(), "the file");
+        return attachments.take(me, attempt, name, file.getBytes());
     }
 
     /** Goes on to a question, where there is no way back. */

@@ -52,6 +52,7 @@ public class Taking {
     private final Sittings sittings;
     private final Attempts attempts;
     private final Drafts drafts;
+    private final Attachments attachments;
     private final Editions editions;
     private final Scoring scoring;
     private final ReceiptCheck receipts;
@@ -73,6 +74,7 @@ public class Taking {
             Sittings sittings,
             Attempts attempts,
             Drafts drafts,
+            Attachments attachments,
             Editions editions,
             Scoring scoring,
             ReceiptCheck receipts,
@@ -90,6 +92,7 @@ public class Taking {
         this.sittings = sittings;
         this.attempts = attempts;
         this.drafts = drafts;
+        this.attachments = attachments;
         this.editions = editions;
         this.scoring = scoring;
         this.receipts = receipts;
@@ -347,6 +350,7 @@ public class Taking {
             access.require(me, Access.Action.TAKE, attemptId);
         }
         JsonNode kept = kept(known.order(), known.item(itemId), change.answer());
+        attachments.note(me, attemptId, kept);
         Instant now = clock.instant();
         Optional<Long> place = drafts.append(
                 attemptId,

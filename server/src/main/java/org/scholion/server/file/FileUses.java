@@ -1,10 +1,13 @@
 package org.scholion.server.file;
 
 import jakarta.persistence.EntityManager;
+import java.util.Collection;
 import java.util.HashSet;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -27,7 +30,9 @@ public class FileUses {
         EDITION,
         ITEM,
         /** Whoever put it in. */
-        PERSON
+        PERSON,
+        /** An attempt with an answer that it belongs to. */
+        ANSWER
     }
 
     /** Notes the files of a definition; those that are noted already cost nothing. */
@@ -62,6 +67,38 @@ public class FileUses {
         }
         return missing;
     }
+
+    /** The files that a definition names and that somebody did not put in themselves. */
+    @Transactional(readOnly = true)
+    public Set<String> notOf(UUID person, JsonNode definition) {
+        Set<String> others = named(definition);
+        if (!others.isEmpty()) {
+            entities.createQuery(
+                            "select u.file from FileUse u where u.object = :person and u.kind = PERSON and u.file in (:named)",
+                            String.class)
+                    .setParameter("person", person)
+                    .setParameter("named", Set.copyOf(others))
+                    .getResultList()
+                    .forEach(others::remove);
+        }
+        return others;
+    }
+
+    /** Of files what they are, such as {@code image/png}; those that are not there are left out. */
+    @Transactional(readOnly = true)
+    public Map<String, String> types(UUID school, Collection<String> files) {
+        return files.isEmpty()
+                ? Map.of()
+                : entities.createQuery(
+                                "select f.id, f.type from StoredFile f where f.school = :school and f.id in (:files)",
+                                Typed.class)
+                        .setParameter("school", school)
+                        .setParameter("files", Set.copyOf(files))
+                        .getResultStream()
+                        .collect(Collectors.toMap(Typed::id, Typed::type));
+    }
+
+    record Typed(String id, String type) {}
 
     /** Notes that something is no more, and with it the files that belonged to it. */
     @Transactional(propagation = Propagation.MANDATORY)

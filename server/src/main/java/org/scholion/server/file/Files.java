@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.HexFormat;
 import java.util.Optional;
 import javax.imageio.ImageIO;
@@ -146,6 +147,16 @@ public class Files {
                 .setParameter("id", id)
                 .getResultStream()
                 .findFirst();
+    }
+
+    /** How many files somebody has put in since a moment. */
+    @Transactional(readOnly = true)
+    public long countOf(Me me, Instant since) {
+        return entities.createQuery(
+                        "select count(*) from StoredFile f where f.madeBy = :me and f.madeAt >= :since", Long.class)
+                .setParameter("me", me.id())
+                .setParameter("since", since)
+                .getSingleResult();
     }
 
     private static String sha256(byte[] bytes) {

@@ -10,9 +10,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.TreeMap;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.formats.json.Json;
+import org.scholion.server.drawn.DrawnMarks;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.Attempts;
@@ -52,6 +54,7 @@ class Changes {
     private final Ledger ledger;
     private final Editions editions;
     private final ResultPage page;
+    private final DrawnMarks drawn;
     private final EntityManager entities;
     private final TransactionTemplate transaction;
     private final TransactionTemplate apart;
@@ -64,6 +67,7 @@ class Changes {
             Ledger ledger,
             Editions editions,
             ResultPage page,
+            DrawnMarks drawn,
             EntityManager entities,
             PlatformTransactionManager transactions,
             ObjectProvider<SchedulerClient> scheduler,
@@ -73,6 +77,7 @@ class Changes {
         this.ledger = ledger;
         this.editions = editions;
         this.page = page;
+        this.drawn = drawn;
         this.entities = entities;
         this.transaction = new TransactionTemplate(transactions);
         this.apart = new TransactionTemplate(transactions);
@@ -113,9 +118,9 @@ class Changes {
     }
 
     /** What a result of this attempt is made of: while it is the same, so are the facts. */
-    static String madeOf(Edition edition, Marked m) {
+    static String madeOf(Edition edition, Marked m, @Nullable Map<String, String> drawn) {
         var s = m.standing();
-        return String.join(
+        String made = String.join(
                 "/",
                 String.valueOf(edition.number()),
                 String.valueOf(m.place()),
@@ -126,17 +131,20 @@ class Changes {
                 String.valueOf(s.passed()),
                 String.valueOf(s.provisional()),
                 String.valueOf(s.awaitsCurve()));
+        return drawn == null ? made : made + "/" + new TreeMap<>(drawn);
     }
 
     /** Of all attempts of a paper. Where very many are to be compared, that is begun, and they are unknown till then. */
     Found of(MarkedPaper paper) {
         Map<UUID, Last> last = last(paper);
+        Map<UUID, Map<String, String>> stamps = drawn.stamps(paper.edition().assessmentId());
         Map<UUID, State> states = new HashMap<>();
         List<Marked> open = new ArrayList<>();
         for (Marked m : paper.attempts()) {
             Last l = last.get(m.attempt().id());
             if (l != null) {
-                State known = known(l, madeOf(paper.edition(), m));
+                State known = known(
+                        l, madeOf(paper.edition(), m, stamps.get(m.attempt().id())));
                 states.put(m.attempt().id(), known);
                 if (known == State.UNKNOWN) {
                     open.add(m);
@@ -254,17 +262,20 @@ class Changes {
             return 0;
         }
         Map<UUID, Last> last = last(paper);
+        Map<UUID, Map<String, String>> stamps = drawn.stamps(assessment);
         List<Marked> open = paper.attempts().stream()
                 .filter(m -> {
-                    Last l = last.get(m.attempt().id());
-                    return l != null && known(l, madeOf(paper.edition(), m)) == State.UNKNOWN;
+                    UUID id = m.attempt().id();
+                    Last l = last.get(id);
+                    return l != null && known(l, madeOf(paper.edition(), m, stamps.get(id))) == State.UNKNOWN;
                 })
                 .limit(AT_ONCE)
                 .toList();
         Map<UUID, Boolean> changed = compare(paper.edition(), open, last);
         open.forEach(m -> entities.createQuery(
                         "update ResultRow r set r.comparedTo = :now, r.changed = :changed where r.id = :id")
-                .setParameter("now", madeOf(paper.edition(), m))
+                .setParameter(
+                        "now", madeOf(paper.edition(), m, stamps.get(m.attempt().id())))
                 .setParameter(
                         "changed", Boolean.TRUE.equals(changed.get(m.attempt().id())))
                 .setParameter(

@@ -99,7 +99,9 @@ class EarlySight {
                                 i.key(),
                                 i.counts(),
                                 i.feedback(),
-                                i.remarks()))
+                                i.remarks(),
+                                i.attachments(),
+                                null))
                         .toList());
     }
 }

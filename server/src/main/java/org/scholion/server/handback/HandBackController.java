@@ -3,6 +3,7 @@ package org.scholion.server.handback;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.scholion.server.drawn.DrawnMarks;
 import org.scholion.server.ledger.EffectView;
 import org.scholion.server.platform.Me;
 import org.springframework.http.HttpStatus;
@@ -94,6 +95,19 @@ class HandBackController {
     @GetMapping("/student/results/{result}")
     StudentResults.ResultView result(@AuthenticationPrincipal Me me, @PathVariable UUID result) {
         return results.see(me, result);
+    }
+
+    @GetMapping("/student/results/{result}/drawn/{item}")
+    List<DrawnMarks.DrawnMark> drawn(
+            @AuthenticationPrincipal Me me, @PathVariable UUID result, @PathVariable String item) {
+        return results.drawn(me, result, item);
+    }
+
+    /** What is drawn on the attachments of an answer, as its teacher sees it. */
+    @GetMapping("/attempts/{attempt}/drawn/{item}")
+    List<DrawnMarks.DrawnMark> drawnFor(
+            @AuthenticationPrincipal Me me, @PathVariable UUID attempt, @PathVariable String item) {
+        return results.drawnFor(me, attempt, item);
     }
 
     @PostMapping("/student/results/{result}/queries")

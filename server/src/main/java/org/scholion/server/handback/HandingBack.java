@@ -440,7 +440,12 @@ public class HandingBack {
                         marks.getOrDefault(attempt.id(), Map.of()),
                         wanted.sees(),
                         wanted.messages());
-                ResultRow row = row(me, attempt, result, wanted, Changes.madeOf(latest, m));
+                ResultRow row = row(
+                        me,
+                        attempt,
+                        result,
+                        wanted,
+                        Changes.madeOf(latest, m, common.drawn().get(attempt.id())));
                 if (!row.hash.equals(last.get(attempt.id()))) {
                     entities.persist(row);
                     rows.add(row);

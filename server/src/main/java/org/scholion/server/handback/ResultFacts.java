@@ -37,7 +37,7 @@ final class ResultFacts {
     }
 
     private static ObjectNode item(JsonNode item) {
-        ObjectNode facts = picked(item, List.of("item", "remarks"));
+        ObjectNode facts = picked(item, List.of("item", "remarks", "drawn"));
         SAID.forEach(name -> facts.put(name, item.path(name).asString("")));
         SHOWN.forEach(name -> facts.put(name, item.hasNonNull(name)));
         if (item.path("mark").isObject()) {

@@ -4,7 +4,9 @@ import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.answer.Answer;
 import org.scholion.core.answer.Told;
 import org.scholion.core.item.Item;
 import org.scholion.core.number.Fraction;
@@ -12,6 +14,7 @@ import org.scholion.core.reason.Reason;
 import org.scholion.core.reason.Words;
 import org.scholion.core.score.RightAnswer;
 import org.scholion.formats.rich.RichText;
+import org.scholion.server.drawn.DrawnMarks;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
@@ -38,6 +41,7 @@ public class ResultPage {
     private final Assessments assessments;
     private final Frameworks frameworks;
     private final ClassFigures classes;
+    private final DrawnMarks drawn;
     private final EntityManager entities;
 
     ResultPage(
@@ -48,6 +52,7 @@ public class ResultPage {
             Assessments assessments,
             Frameworks frameworks,
             ClassFigures classes,
+            DrawnMarks drawn,
             EntityManager entities) {
         this.attempts = attempts;
         this.ledger = ledger;
@@ -56,6 +61,7 @@ public class ResultPage {
         this.assessments = assessments;
         this.frameworks = frameworks;
         this.classes = classes;
+        this.drawn = drawn;
         this.entities = entities;
     }
 
@@ -68,10 +74,15 @@ public class ResultPage {
             String title,
             String course,
             SingletonSupplier<OnStandards> standards,
-            ClassFigures classes) {}
+            ClassFigures classes,
+            Map<UUID, Map<String, String>> drawn) {}
 
     @Transactional(readOnly = true)
     Common common(Edition edition) {
+        return common(edition, drawn.stamps(edition.assessmentId()));
+    }
+
+    private Common common(Edition edition, Map<UUID, Map<String, String>> stamps) {
         Assessments.Facts facts = assessments.facts(edition.assessmentId());
         String course = entities.createQuery("select c.title from Course c where c.id = :id", String.class)
                 .setParameter("id", facts.course())
@@ -81,13 +92,14 @@ public class ResultPage {
                 facts.title(),
                 course,
                 SingletonSupplier.of(() -> OnStandards.of(edition, frameworks.ofCourse(facts.course()))),
-                classes);
+                classes,
+                stamps);
     }
 
     @Transactional(readOnly = true)
     public StudentResult of(Attempt attempt, Sees sees, List<Message> messages) {
         return page(
-                common(editions.require(attempt.assessment())),
+                common(editions.require(attempt.assessment()), drawn.stampsOf(attempt.id())),
                 attempt,
                 standings.ofAttempt(attempt),
                 attempts.responsesOf(attempt.id()),
@@ -127,7 +139,7 @@ public class ResultPage {
             if (attempt.leftOut().contains(item.id())) {
                 continue;
             }
-            items.add(item(edition, seen, attempt, item, responses, marks.get(item.id()), counts, sees));
+            items.add(item(common, seen, attempt, item, responses, marks.get(item.id()), counts, sees));
         }
         boolean score = sees.score();
         return new StudentResult(
@@ -156,7 +168,7 @@ public class ResultPage {
     }
 
     private static StudentResult.ResultItem item(
-            Edition edition,
+            Common common,
             Edition seen,
             Attempt attempt,
             Item item,
@@ -164,18 +176,27 @@ public class ResultPage {
             @Nullable LedgerMark mark,
             HowItCounts counts,
             Sees sees) {
+        Edition edition = common.edition();
         Item asSeen = seen.assessment().item(item.id()).orElse(item);
+        Answer answer = Attempts.answer(asSeen, responses);
         return new StudentResult.ResultItem(
                 item.id(),
                 edition.numberOf(item.id(), attempt.leftOut()),
                 asSeen.asked(),
-                sees.answers() ? Told.in(asSeen, Attempts.answer(asSeen, responses)) : null,
+                sees.answers() ? Told.in(asSeen, answer) : null,
                 sees.marks() && mark != null ? mark(item, mark, sees) : null,
                 sees.notes() && mark != null ? Placeholders.filled(said(mark), attempt) : "",
                 sees.keys() ? RightAnswer.inWords(item).orElse(null) : null,
                 sees.score() || sees.marks() ? counts.of(item) : null,
                 sees.notes() ? feedback(edition, item, mark) : null,
-                sees.notes() && mark != null ? remarks(mark, attempt) : List.of());
+                sees.notes() && mark != null ? remarks(mark, attempt) : List.of(),
+                sees.answers() && answer instanceof Answer.Written w ? w.attachments() : List.of(),
+                sees.answers()
+                                && sees.notes()
+                                && mark != null
+                                && !mark.mark().state().isUndecided()
+                        ? common.drawn().getOrDefault(attempt.id(), Map.of()).get(item.id())
+                        : null);
     }
 
     /** What a reader said; while the reading is held back, or a criterion is missing, it stays with the reader. */

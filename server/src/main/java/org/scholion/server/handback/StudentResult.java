@@ -69,6 +69,8 @@ public record StudentResult(
      * @param counts how it counts, where that is not by its points alone: dropped, credited, a bonus; left out otherwise
      * @param feedback what the key says for this mark; left out where nothing is, as in results from before there was any
      * @param remarks what the reader says of single words of the answer; left out where nothing is
+     * @param attachments names of the pictures and PDFs of the answer; left out where there are none
+     * @param drawn changes with what is drawn on them; left out where nothing is
      */
     public record ResultItem(
             String item,
@@ -85,10 +87,16 @@ public record StudentResult(
             @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
             String feedback,
 
-            @JsonInclude(JsonInclude.Include.NON_EMPTY) List<Remark> remarks) {
+            @JsonInclude(JsonInclude.Include.NON_EMPTY) List<Remark> remarks,
+
+            @JsonInclude(JsonInclude.Include.NON_EMPTY) List<String> attachments,
+
+            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
+            String drawn) {
 
         public ResultItem {
             remarks = Objects.requireNonNullElse(remarks, List.of());
+            attachments = Objects.requireNonNullElse(attachments, List.of());
         }
     }
 

@@ -9,6 +9,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.formats.json.Json;
 import org.scholion.server.access.Access;
+import org.scholion.server.drawn.DrawnMarks;
 import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Attempts;
 import org.scholion.server.platform.Events;
@@ -25,14 +26,23 @@ public class StudentResults {
     private static final int LONGEST = 2_000;
 
     private final Attempts attempts;
+    private final DrawnMarks drawn;
     private final Access access;
     private final Events events;
     private final EntityManager entities;
     private final Ids ids;
     private final Clock clock;
 
-    StudentResults(Attempts attempts, Access access, Events events, EntityManager entities, Ids ids, Clock clock) {
+    StudentResults(
+            Attempts attempts,
+            DrawnMarks drawn,
+            Access access,
+            Events events,
+            EntityManager entities,
+            Ids ids,
+            Clock clock) {
         this.attempts = attempts;
+        this.drawn = drawn;
         this.access = access;
         this.events = events;
         this.entities = entities;
@@ -109,6 +119,22 @@ public class StudentResults {
                 .setParameter("attempt", row.attempt)
                 .getResultList();
         return new ResultView(id, row.handedAt, shown(row), queries);
+    }
+
+    /** What is drawn on the attachments of an answer, as it was when it was handed back. */
+    @Transactional(readOnly = true)
+    public List<DrawnMarks.DrawnMark> drawn(Me me, UUID asked, String item) {
+        access.require(me, Access.Action.SEE_RESULT, asked);
+        ResultRow row = entities.find(ResultRow.class, last(asked));
+        boolean shown = shown(row).items().stream().anyMatch(i -> i.item().equals(item) && i.drawn() != null);
+        return shown ? drawn.asOf(row.attempt, item, row.handedAt) : List.of();
+    }
+
+    /** What is drawn on them now, for the student's teacher. */
+    @Transactional(readOnly = true)
+    public List<DrawnMarks.DrawnMark> drawnFor(Me me, UUID attempt, String item) {
+        access.require(me, Access.Action.WORK_ON_ATTEMPT, attempt);
+        return drawn.on(attempt, item, me);
     }
 
     /** What was handed back last of an attempt. */

@@ -42,6 +42,7 @@ final class KeyWords {
             Map.entry("followThrough", "follow through after a wrong line"),
             Map.entry("words", "word limit"),
             Map.entry("mastery", "mastered from"),
+            Map.entry("attachments", "attachments"),
             Map.entry("picture", "picture"),
             Map.entry("hint", "hint"),
             Map.entry("tags", "tags"),

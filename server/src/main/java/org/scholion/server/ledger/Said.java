@@ -37,7 +37,7 @@ public record Said(Answer answer, @Nullable JsonNode given, boolean outgrown) {
         Answer answer = AnswerJson.read(item, at);
         if (item instanceof OpenItem && answer instanceof Answer.Written written) {
             // A reading comes only through Read, whatever was handed in.
-            answer = Answer.Written.of(written.text());
+            answer = new Answer.Written(written.text(), null, null, written.attachments());
         }
         return new Said(answer, given, !at.faults().isEmpty());
     }

@@ -13,6 +13,7 @@ final class BodyLimits {
     private static final List<Limit> LIMITS = List.of(
             limit("/api/session|/api/demo/session|/api/account/.*", 4 * KILO),
             limit("/api/student/attempts/[^/]+/answers/.*", 400 * KILO),
+            limit("/api/student/attempts/[^/]+/files", 41 * MEGA),
             limit("/api/student/.*", 16 * KILO),
             limit("/api/files", 41 * MEGA),
             limit("/api/courses/[^/]+/assessment-file", 60 * MEGA),

@@ -10,7 +10,11 @@ public final class JsonFormat implements FormatMapper {
     @Override
     public <T> T fromString(CharSequence text, JavaType<T> type, WrapperOptions options) {
         Class<T> wanted = type.getJavaTypeClass();
-        return wanted == String.class ? wanted.cast(text.toString()) : Json.MAPPER.readValue(text.toString(), wanted);
+        if (wanted == String.class) {
+            return wanted.cast(text.toString());
+        }
+        // With what is in it: a list of numbers is not a list of anything.
+        return Json.MAPPER.readValue(text.toString(), Json.MAPPER.constructType(type.getJavaType()));
     }
 
     @Override

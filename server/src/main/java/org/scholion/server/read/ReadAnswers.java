@@ -79,7 +79,8 @@ class ReadAnswers {
                 reading.path("held").asBoolean(false),
                 own.remarks(),
                 twice == null ? seen.mark(m) : saw(me, m, twice),
-                twice == null ? null : second(me, item, m, twice));
+                twice == null ? null : second(me, item, m, twice),
+                answer instanceof Answer.Written w ? w.attachments() : List.of());
     }
 
     /** When it was handed in, or read by another, tells more than it should. */

@@ -141,6 +141,7 @@ public class Readings {
      * @param held laid aside by the reader
      * @param remarks comments on single words, by their places
      * @param second set where the answer is read twice
+     * @param attachments names of the pictures and PDFs that belong to it
      */
     public record ReadAnswer(
             UUID answer,
@@ -158,7 +159,8 @@ public class Readings {
             boolean held,
             List<Remark> remarks,
             String saw,
-            @Nullable SecondView second) {}
+            @Nullable SecondView second,
+            List<String> attachments) {}
 
     /**
      * What is to be read.
