@@ -162,7 +162,8 @@ class AccessTest {
                         .query(String.class)
                         .single());
         ids.put("object", String.valueOf(ids.get("assessment")));
-        for (String name : List.of("person", "section", "unit", "student", "line", "kept", "group", "example")) {
+        for (String name :
+                List.of("person", "section", "unit", "student", "line", "kept", "group", "example", "mark")) {
             ids.put(name, UUID.randomUUID().toString());
         }
         ids.put("file", "0".repeat(64));
@@ -196,7 +197,7 @@ class AccessTest {
         if (path.contains("bring-in") || path.contains("roster")) {
             return visitor.sendFile(path, "student,q1\n40200,a\n");
         }
-        if (path.endsWith("/api/files") || path.contains("/frameworks/file") || path.endsWith("/questions-in")) {
+        if (path.endsWith("/files") || path.contains("/frameworks/file") || path.endsWith("/questions-in")) {
             return visitor.sendFile(path, "neither a picture nor a framework\n");
         }
         if (path.contains("assessment-file")) {

@@ -2,6 +2,7 @@ package org.scholion.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -48,6 +49,12 @@ class LifetimeTest {
         Lesson lesson = Lesson.given(school, "Whose answers", "A")
                 .sits("Lotte Marrin", List.of("a"), "bowline", "10 nmi", "because");
         lesson.handsBack("Lotte Marrin").ok();
+        school.as("Lotte Marrin")
+                .sendBytes(
+                        "/api/student/attempts/" + lesson.attempt("Lotte Marrin") + "/files",
+                        "lottes-page.pdf",
+                        "%PDF-1.7 what Lotte drew".getBytes(StandardCharsets.UTF_8))
+                .ok();
         JsonNode lotte = find(berit, "Lotte Marrin");
         String sitting = "/api/sittings/" + lesson.sitting();
         lesson.teacher
@@ -89,6 +96,7 @@ class LifetimeTest {
         JsonNode file = berit.get(path(twin, "/file")).ok();
         assertThat(file.get("attempts").toString()).contains("bowline", "Whose answers");
         assertThat(file.get("results").toString()).contains("Whose answers");
+        assertThat(file.get("files").toString()).contains("lottes-page.pdf");
         assertThat(file.get("rosters")).isNotEmpty();
         assertThat(file.get("differentInSittings").toString()).contains("agreed");
         assertThat(file.get("linesFromTeachers").toString()).contains("Well done.");

@@ -55,6 +55,7 @@ class Demo implements ApplicationRunner {
     private final DemoUnits units;
     private final DemoGuests guests;
     private final DemoReadings twice;
+    private final DemoPages pages;
     private final Editions editions;
     private final SchoolClock clock;
     private final TransactionTemplate transaction;
@@ -77,6 +78,7 @@ class Demo implements ApplicationRunner {
             DemoUnits units,
             DemoGuests guests,
             DemoReadings twice,
+            DemoPages pages,
             Editions editions,
             SchoolClock clock,
             TransactionTemplate transaction,
@@ -94,6 +96,7 @@ class Demo implements ApplicationRunner {
         this.units = units;
         this.guests = guests;
         this.twice = twice;
+        this.pages = pages;
         this.editions = editions;
         this.clock = clock;
         this.transaction = transaction;
@@ -170,6 +173,7 @@ class Demo implements ApplicationRunner {
         readSome(school, id, "ropework", "C", at.plus(Duration.ofHours(4)), 17);
         clock.at(at.plus(Duration.ofHours(9)), () -> {
             twice.keepComments(school);
+            pages.draw(school.aud(), id, openItems("ropework").get(0));
             twice.agree(school, id, "C", openItems("ropework").get(0));
             twice.second(school, id, "C", openItems("ropework").get(0), this::forget);
         });
@@ -355,7 +359,11 @@ class Demo implements ApplicationRunner {
                 break;
             }
             at[0] = at[0].plusSeconds(pace / 2 + random.nextInt(Math.max(1, pace)));
-            Object given = paper.chosen(answer.getKey(), answer.getValue());
+            Object given = pages.with(
+                    student,
+                    attempt,
+                    paper.takesPages(answer.getKey()),
+                    paper.chosen(answer.getKey(), answer.getValue()));
             clock.at(at[0], () -> taking.answer(student, attempt, answer.getKey(), Taking.AnswerChange.now(given)));
         }
         return at[0];

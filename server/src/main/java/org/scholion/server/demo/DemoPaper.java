@@ -19,6 +19,10 @@ record DemoPaper(JsonNode definition, Taking.Paper paper) {
         return own;
     }
 
+    boolean takesPages(String item) {
+        return paper.items().stream().anyMatch(i -> i.id().equals(item) && i.attachments() > 0);
+    }
+
     private String text(String item, String id) {
         for (JsonNode one : definition.get("items")) {
             for (JsonNode option : one.path("options")) {

@@ -8,11 +8,9 @@ import jakarta.persistence.Table;
 import java.io.Serializable;
 import java.time.Instant;
 import java.util.UUID;
-import org.hibernate.annotations.Immutable;
 
-/** A file of a school, named by the SHA-256 of its bytes; never changed. */
+/** A file of a school, named by the SHA-256 of its bytes, which never change. */
 @Entity
-@Immutable
 @Table(name = "file")
 @IdClass(StoredFile.Key.class)
 class StoredFile {
