@@ -133,7 +133,7 @@ function Line({ kind, d, width }: { kind: Tool; d: string; width: number }) {
       strokeLinecap="round"
       strokeLinejoin="round"
       strokeWidth={width * (isPen ? PEN : HIGHLIGHTER)}
-      className={isPen ? "stroke-by-person" : "stroke-waiting opacity-35"}
+      className={isPen ? "stroke-by-person" : "stroke-waiting opacity-35 mix-blend-multiply"}
     />
   );
 }

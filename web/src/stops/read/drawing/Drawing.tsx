@@ -9,8 +9,11 @@ import { useTyped } from "../../../parts/typed";
 import { t } from "../../../text";
 import type { useDrawn } from "./useDrawn";
 
-const STEP = 0.5;
+const STEP = 0.25;
+const SMALLEST = 0.5;
 const LARGEST = 4;
+/** At first a page held upright fits into a window. */
+const FIRST = 0.75;
 
 /** A note that is being typed, and where it will stand. */
 type Begun = { file: string; page: number; at: Point; words: string };
@@ -30,7 +33,7 @@ export function Drawing({
   onDrawn: (mark: string) => void;
 }) {
   const [tool, setTool] = useState<Tool | null>(null);
-  const [zoom, setZoom] = useState(1);
+  const [zoom, setZoom] = useState(FIRST);
   const [turn, setTurn] = useState(0);
   const [note, setNote] = useTyped<Begun | null>(`note:${name}`, null);
   const choose = (next: Tool) => setTool(tool === next ? null : next);
@@ -43,7 +46,7 @@ export function Drawing({
     ...tools.map(([kind, key, label]): KeyAct => [key.toLowerCase(), label, () => choose(kind)]),
     ["r", t("turn the attachments"), () => setTurn((turn + 1) % 4)],
     ["+", t("larger"), () => setZoom(Math.min(LARGEST, zoom + STEP))],
-    ["-", t("smaller"), () => setZoom(Math.max(1, zoom - STEP))],
+    ["-", t("smaller"), () => setZoom(Math.max(SMALLEST, zoom - STEP))],
   ]);
   const put = (file: string, page: number, points: Point[]) => {
     if (tool === "NOTE") {
@@ -92,7 +95,7 @@ export function Drawing({
           look="quiet"
           aria-label={t("smaller")}
           hotkey="-"
-          disabled={zoom <= 1}
+          disabled={zoom <= SMALLEST}
           onClick={() => setZoom(zoom - STEP)}
         >
           {t("Smaller")}

@@ -20,11 +20,6 @@ class SittingsKept implements KeptOfStudent {
         this.entities = entities;
     }
 
-    @Override
-    public List<String> clashes(UUID from, UUID to) {
-        return List.of();
-    }
-
     /** Where both have something different in one sitting, what the one who stays has holds. */
     @Override
     public void move(UUID from, UUID to) {

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.scholion.server.drawn.DrawnMarks;
 import org.scholion.server.file.Files;
 import org.scholion.server.platform.Ids;
@@ -52,18 +53,7 @@ class DemoPages {
                                     DrawnMarks.Kind.HIGHLIGHTER,
                                     List.of(List.of(0.44, 0.41), List.of(0.72, 0.41)),
                                     ""),
-                            new DrawnMarks.NewMark(
-                                    file,
-                                    1,
-                                    DrawnMarks.Kind.PEN,
-                                    List.of(
-                                            List.of(0.15, 0.69),
-                                            List.of(0.2, 0.66),
-                                            List.of(0.28, 0.68),
-                                            List.of(0.29, 0.72),
-                                            List.of(0.2, 0.74),
-                                            List.of(0.15, 0.7)),
-                                    ""),
+                            new DrawnMarks.NewMark(file, 1, DrawnMarks.Kind.PEN, ring(0.22, 0.7), ""),
                             new DrawnMarks.NewMark(
                                     file,
                                     1,
@@ -72,6 +62,14 @@ class DemoPages {
                                     "How long is this line when the water is three metres lower?"))
                     .forEach(mark -> drawn.put(teacher, place, ids.next(), mark, List.of(file)));
         });
+    }
+
+    /** Nearly round, as a hand draws it. */
+    private static List<List<Double>> ring(double x, double y) {
+        return IntStream.rangeClosed(0, 36)
+                .mapToObj(i -> List.of(
+                        x + 0.07 * Math.cos(i * Math.PI / 17.5) + i * 0.0002, y + 0.04 * Math.sin(i * Math.PI / 17.5)))
+                .toList();
     }
 
     private static byte[] bytes(String page) {

@@ -2,7 +2,6 @@ package org.scholion.server.file;
 
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
-import java.util.List;
 import java.util.UUID;
 import org.scholion.server.person.KeptOfStudent;
 import org.springframework.stereotype.Component;
@@ -16,11 +15,6 @@ class FilesKept implements KeptOfStudent {
 
     FilesKept(EntityManager entities) {
         this.entities = entities;
-    }
-
-    @Override
-    public List<String> clashes(UUID from, UUID to) {
-        return List.of();
     }
 
     @Override
