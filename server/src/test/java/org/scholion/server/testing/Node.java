@@ -41,7 +41,7 @@ public final class Node implements AutoCloseable {
                 .redirectOutput(log.toFile())
                 .start();
         Node node = new Node(server, "http://127.0.0.1:" + port);
-        Instant until = Instant.now().plus(Duration.ofSeconds(120));
+        Instant until = Instant.now().plus(Duration.ofMinutes(5));
         while (Instant.now().isBefore(until)) {
             try {
                 if (node.visitor().get("/api/ready").status() == 204) {
@@ -56,7 +56,7 @@ public final class Node implements AutoCloseable {
             Thread.sleep(200);
         }
         server.destroyForcibly();
-        throw new AssertionError("not ready after two minutes: " + Files.readString(log));
+        throw new AssertionError("not ready after five minutes: " + Files.readString(log));
     }
 
     private static int freePort() throws IOException {
