@@ -48,8 +48,9 @@ public class DrawnMarks {
      * @param points x and y, each from 0 to 1 of the page's width and height as it stands upright; of a note the one place
      * @param words of a note; empty else
      */
-    public record NewMark(String file, int page, Kind kind, List<List<Double>> points, String words) {
+    public record NewMark(String file, int page, @Nullable Kind kind, List<List<Double>> points, String words) {
         public NewMark {
+            file = Objects.requireNonNullElse(file, "");
             points = Objects.requireNonNullElse(points, List.of());
             words = Objects.requireNonNullElse(words, "");
         }
@@ -165,6 +166,9 @@ public class DrawnMarks {
         if (mark.page() < 1 || mark.page() > MOST_PAGES) {
             throw Refused.invalid("page", "The attachment has no such page.");
         }
+        if (mark.kind() == null) {
+            throw Refused.invalid("kind", "Say what it is: a line of the pen or the highlighter, or a note.");
+        }
         if (mark.kind() == Kind.NOTE ? mark.words().isBlank() : !mark.words().isEmpty()) {
             throw Refused.invalid("words", "A note has words, and nothing else has.");
         }
@@ -177,8 +181,8 @@ public class DrawnMarks {
         }
     }
 
-    private static boolean isOnPage(List<Double> point) {
-        return point.size() == 2 && point.stream().allMatch(v -> v != null && v >= 0 && v <= 1);
+    private static boolean isOnPage(@Nullable List<Double> point) {
+        return point != null && point.size() == 2 && point.stream().allMatch(v -> v != null && v >= 0 && v <= 1);
     }
 
     /** Takes one's own line or note back; one that is gone already stays so. */

@@ -4,6 +4,7 @@ import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -186,6 +187,10 @@ class AttachmentsTest {
         Visitor aud = lesson.teacher;
         for (Map<String, Object> wrong : List.of(
                 line("0".repeat(64)),
+                Map.<String, Object>of(),
+                Map.<String, Object>of("page", 1),
+                Map.<String, Object>of("file", file, "page", 1, "points", List.of(List.of(0.1, 0.1))),
+                Map.<String, Object>of("file", file, "page", 1, "kind", "PEN", "points", Arrays.asList((Object) null)),
                 note(file, " "),
                 Map.<String, Object>of("file", file, "page", 0, "kind", "PEN", "points", List.of(List.of(0.1, 0.1))),
                 Map.<String, Object>of("file", file, "page", 1, "kind", "PEN", "points", List.of()),
