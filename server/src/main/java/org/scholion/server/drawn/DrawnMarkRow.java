@@ -8,7 +8,6 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.List;
-import java.util.Objects;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
@@ -58,7 +57,7 @@ class DrawnMarkRow {
         this.item = place.item();
         this.file = mark.file();
         this.page = mark.page();
-        this.kind = Objects.requireNonNull(mark.kind());
+        this.kind = mark.kind();
         this.points = mark.points();
         this.words = mark.words();
         this.person = person;

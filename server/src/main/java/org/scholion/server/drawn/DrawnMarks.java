@@ -48,7 +48,7 @@ public class DrawnMarks {
      * @param points x and y, each from 0 to 1 of the page's width and height as it stands upright; of a note the one place
      * @param words of a note; empty else
      */
-    public record NewMark(String file, int page, @Nullable Kind kind, List<List<Double>> points, String words) {
+    public record NewMark(String file, int page, Kind kind, List<List<Double>> points, String words) {
         public NewMark {
             file = Objects.requireNonNullElse(file, "");
             points = Objects.requireNonNullElse(points, List.of());
