@@ -1,6 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
 import { t } from "../../text";
-import { type DrawnMark, MOST_POINTS, type Point, pathOf, type Tool, withPoint } from "./marks";
+import { type DrawnMark, MOST_POINTS, type Point, pathOf, pointAt, type Tool, withPoint } from "./marks";
 import type { Page } from "./pagesOf";
 
 const PEN = 0.004;
@@ -54,9 +54,9 @@ export function PageSheet({
     const move = moves[e.key];
     const from = cross ?? ([0.5, 0.5] as Point);
     if (tool === "NOTE" && move) {
-      setCross(withPoint([], from[0] + move[0], from[1] + move[1])[0] ?? from);
+      setCross(pointAt(from[0] + move[0], from[1] + move[1]));
     } else if (tool === "NOTE" && e.key === "Enter") {
-      finish(withPoint([], from[0], from[1]));
+      finish([from]);
     } else {
       return;
     }
@@ -77,7 +77,7 @@ export function PageSheet({
       onPointerDown={(e) => {
         if (tool && e.button === 0) {
           e.currentTarget.setPointerCapture(e.pointerId);
-          setLine(withPoint([], ...at(e)));
+          setLine([pointAt(...at(e))]);
         }
       }}
       onPointerMove={(e) => {

@@ -12,9 +12,12 @@ export const MOST_POINTS = 500;
 const DIGITS = 10_000;
 const onPage = (v: number) => Math.round(Math.max(0, Math.min(1, v)) * DIGITS) / DIGITS;
 
+/** A place on the page: beside it there is none. */
+export const pointAt = (x: number, y: number): Point => [onPage(x), onPage(y)];
+
 /** A line with one point more, if that says anything new. */
 export function withPoint(line: Point[], x: number, y: number): Point[] {
-  const next: Point = [onPage(x), onPage(y)];
+  const next = pointAt(x, y);
   const last = line.at(-1);
   return last && Math.hypot(next[0] - last[0], next[1] - last[1]) < NEAR ? line : [...line, next];
 }

@@ -124,21 +124,23 @@ export function Reader({
             }),
           ),
     onSuccess: (back, last) => {
-      if (back === null) {
-        setMade(made.filter((m) => m !== last));
-        void client.invalidateQueries({ queryKey: ["drawn", assessment, last.item, last.answer] });
-        return;
-      }
       // An older reading of the same answer can be taken back from what stands now.
       setMade(
         made
-          .slice(0, -1)
-          .map((m) => (m.answer === last.answer && m.item === last.item ? { ...m, saw: back.saw } : m)),
+          .filter((m) => m !== last)
+          .map((m) =>
+            back && m.answer === last.answer && m.item === last.item ? { ...m, saw: back.saw } : m,
+          ),
       );
+      if (back === null) {
+        void client.invalidateQueries({ queryKey: ["drawn", assessment, last.item, last.answer] });
+      }
       const where = view.answers.findIndex((a) => a.answer === last.answer && a.item === last.item);
       const isHere = byStudent ? where >= 0 : last.item === question.item;
       if (isHere && last.names === names) {
-        void put(back);
+        if (back) {
+          void put(back);
+        }
         setAt(where < 0 ? at : where);
       } else {
         void client.invalidateQueries({ queryKey: ["readings", assessment] });

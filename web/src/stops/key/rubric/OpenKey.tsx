@@ -80,6 +80,7 @@ export function OpenKey({
         <Count
           label={t("Pictures and PDFs")}
           value={item.attachments}
+          fault={faults.find((f) => f.path === "attachments")?.message}
           className="w-44"
           onChange={(n) => onChange(put(item, "attachments", n || undefined))}
         />

@@ -1,5 +1,6 @@
-import { type KeyboardEvent, useState } from "react";
+import { useState } from "react";
 import { Button } from "../../../parts/Button";
+import { enterSays } from "../../../parts/enterSays";
 import { Area } from "../../../parts/Field";
 import { type KeyAct, useKeys } from "../../../parts/Keys";
 import { Attachment } from "../../../parts/pages/Attachment";
@@ -63,17 +64,6 @@ export function Drawing({
       setNote(null);
     }
   };
-  const onKey = (e: KeyboardEvent) => {
-    if (e.key === "Enter" && !e.shiftKey) {
-      e.preventDefault();
-      say();
-    } else if (e.key === "Escape") {
-      (e.target as HTMLElement).blur();
-    } else {
-      return;
-    }
-    e.stopPropagation();
-  };
   return (
     <section aria-label={t("Attachments")} className="mt-4">
       <div className="sticky top-0 z-10 mb-2 flex flex-wrap items-center gap-2 bg-sheet py-1">
@@ -91,22 +81,10 @@ export function Drawing({
         <Button look="quiet" hotkey="R" onClick={() => setTurn((turn + 1) % 4)}>
           {t("Turn")}
         </Button>
-        <Button
-          look="quiet"
-          aria-label={t("smaller")}
-          hotkey="-"
-          disabled={zoom <= SMALLEST}
-          onClick={() => setZoom(zoom - STEP)}
-        >
+        <Button look="quiet" hotkey="-" disabled={zoom <= SMALLEST} onClick={() => setZoom(zoom - STEP)}>
           {t("Smaller")}
         </Button>
-        <Button
-          look="quiet"
-          aria-label={t("larger")}
-          hotkey="+"
-          disabled={zoom >= LARGEST}
-          onClick={() => setZoom(zoom + STEP)}
-        >
+        <Button look="quiet" hotkey="+" disabled={zoom >= LARGEST} onClick={() => setZoom(zoom + STEP)}>
           {t("Larger")}
         </Button>
         <span role="status" className="text-small text-soft">
@@ -134,7 +112,7 @@ export function Drawing({
                 value={note.words}
                 rows={2}
                 maxLength={500}
-                onKeyDown={onKey}
+                onKeyDown={enterSays(say)}
                 onChange={(e) => setNote({ ...note, words: e.target.value })}
               />
               <p className="mt-1 flex gap-2">

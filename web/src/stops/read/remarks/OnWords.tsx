@@ -1,5 +1,5 @@
-import type { KeyboardEvent } from "react";
 import { Button, TextButton } from "../../../parts/Button";
+import { enterSays } from "../../../parts/enterSays";
 import { Area } from "../../../parts/Field";
 import { Kbd } from "../../../parts/Keys";
 import { MarginPart } from "../../../parts/Sheet";
@@ -10,17 +10,6 @@ import type { useRemarks } from "./useRemarks";
 /** In the margin: a comment or a short mark for the words that are chosen. */
 export function OnWords({ text, remarks }: { text: string; remarks: ReturnType<typeof useRemarks> }) {
   const { chosen, old, marks } = remarks;
-  const onKey = (e: KeyboardEvent) => {
-    if (e.key === "Enter" && !e.shiftKey) {
-      e.preventDefault();
-      remarks.say(remarks.text, old?.brief ?? false);
-    } else if (e.key === "Escape") {
-      (e.target as HTMLElement).blur();
-    } else {
-      return;
-    }
-    e.stopPropagation();
-  };
   if (chosen === null) {
     return (
       <MarginPart title={t("On words of the answer")}>
@@ -63,7 +52,7 @@ export function OnWords({ text, remarks }: { text: string; remarks: ReturnType<t
         value={remarks.text}
         rows={2}
         maxLength={2_000}
-        onKeyDown={onKey}
+        onKeyDown={enterSays(() => remarks.say(remarks.text, old?.brief ?? false))}
         onChange={(e) => remarks.type(e.target.value)}
       />
       <p className="mt-1 mb-4 flex flex-wrap gap-2">

@@ -2,8 +2,9 @@ package org.scholion.server.collect;
 
 import java.time.Clock;
 import java.time.Duration;
+import java.util.Collection;
 import java.util.List;
-import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.scholion.server.access.Access;
 import org.scholion.server.file.FileUses;
@@ -60,14 +61,18 @@ class Attachments {
         if (named.isEmpty()) {
             return;
         }
-        if (!uses.notOf(me.id(), named).isEmpty()) {
+        Collection<Optional<String>> types =
+                uses.typesOf(me.school(), me.id(), named).values();
+        if (types.stream().anyMatch(Optional::isEmpty)) {
             throw Refused.invalid("attachments", "This file is not among those you added. Add it again.");
         }
-        Map<String, String> types = uses.types(
-                me.school(), named.valueStream().map(JsonNode::asString).toList());
-        if (!types.values().stream().allMatch(t -> t.startsWith("image/") || t.equals("application/pdf"))) {
+        if (!types.stream().map(Optional::orElseThrow).allMatch(Attachments::isPages)) {
             throw Refused.invalid("attachments", "Only pictures and PDFs can be added to an answer.");
         }
         uses.note(me.school(), FileUses.Kind.ANSWER, attempt, named);
+    }
+
+    private static boolean isPages(String type) {
+        return type.startsWith("image/") || type.equals("application/pdf");
     }
 }

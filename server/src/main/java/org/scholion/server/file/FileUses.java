@@ -1,13 +1,13 @@
 package org.scholion.server.file;
 
 import jakarta.persistence.EntityManager;
-import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -68,34 +68,25 @@ public class FileUses {
         return missing;
     }
 
-    /** The files that a definition names and that somebody did not put in themselves. */
+    /** The files that a definition names, each with what it is, such as {@code image/png}; empty where somebody did not put it in themselves. */
     @Transactional(readOnly = true)
-    public Set<String> notOf(UUID person, JsonNode definition) {
-        Set<String> others = named(definition);
-        if (!others.isEmpty()) {
+    public Map<String, Optional<String>> typesOf(UUID school, UUID person, JsonNode definition) {
+        Map<String, Optional<String>> types = new HashMap<>();
+        named(definition).forEach(file -> types.put(file, Optional.empty()));
+        if (!types.isEmpty()) {
             entities.createQuery(
-                            "select u.file from FileUse u where u.object = :person and u.kind = PERSON and u.file in (:named)",
-                            String.class)
+                            """
+                            select f.id, f.type from StoredFile f
+                            join FileUse u on u.school = f.school and u.file = f.id and u.kind = PERSON and u.object = :person
+                            where f.school = :school and f.id in (:named)""",
+                            Typed.class)
+                    .setParameter("school", school)
                     .setParameter("person", person)
-                    .setParameter("named", Set.copyOf(others))
+                    .setParameter("named", Set.copyOf(types.keySet()))
                     .getResultList()
-                    .forEach(others::remove);
+                    .forEach(f -> types.put(f.id(), Optional.of(f.type())));
         }
-        return others;
-    }
-
-    /** Of files what they are, such as {@code image/png}; those that are not there are left out. */
-    @Transactional(readOnly = true)
-    public Map<String, String> types(UUID school, Collection<String> files) {
-        return files.isEmpty()
-                ? Map.of()
-                : entities.createQuery(
-                                "select f.id, f.type from StoredFile f where f.school = :school and f.id in (:files)",
-                                Typed.class)
-                        .setParameter("school", school)
-                        .setParameter("files", Set.copyOf(files))
-                        .getResultStream()
-                        .collect(Collectors.toMap(Typed::id, Typed::type));
+        return types;
     }
 
     record Typed(String id, String type) {}

@@ -179,44 +179,34 @@ public class ResultPage {
         Edition edition = common.edition();
         Item asSeen = seen.assessment().item(item.id()).orElse(item);
         Answer answer = Attempts.answer(asSeen, responses);
+        // While the reading is held back, or a criterion is missing, what was said stays with the reader.
+        LedgerMark spoken =
+                sees.notes() && mark != null && !mark.mark().state().isUndecided() ? mark : null;
         return new StudentResult.ResultItem(
                 item.id(),
                 edition.numberOf(item.id(), attempt.leftOut()),
                 asSeen.asked(),
                 sees.answers() ? Told.in(asSeen, answer) : null,
                 sees.marks() && mark != null ? mark(item, mark, sees) : null,
-                sees.notes() && mark != null ? Placeholders.filled(said(mark), attempt) : "",
+                spoken == null ? "" : Placeholders.filled(spoken.comment(), attempt),
                 sees.keys() ? RightAnswer.inWords(item).orElse(null) : null,
                 sees.score() || sees.marks() ? counts.of(item) : null,
-                sees.notes() ? feedback(edition, item, mark) : null,
-                sees.notes() && mark != null ? remarks(mark, attempt) : List.of(),
+                spoken == null ? null : feedback(edition, item, spoken),
+                spoken == null ? List.of() : remarks(spoken, attempt),
                 sees.answers() && answer instanceof Answer.Written w ? w.attachments() : List.of(),
-                sees.answers()
-                                && sees.notes()
-                                && mark != null
-                                && !mark.mark().state().isUndecided()
-                        ? common.drawn().getOrDefault(attempt.id(), Map.of()).get(item.id())
-                        : null);
-    }
-
-    /** What a reader said; while the reading is held back, or a criterion is missing, it stays with the reader. */
-    private static String said(LedgerMark mark) {
-        return mark.mark().state().isUndecided() ? "" : mark.comment();
+                spoken == null || !sees.answers()
+                        ? null
+                        : common.drawn().getOrDefault(attempt.id(), Map.of()).get(item.id()));
     }
 
     private static List<Remark> remarks(LedgerMark mark, Attempt attempt) {
-        return mark.mark().state().isUndecided()
-                ? List.of()
-                : mark.remarks().stream()
-                        .map(r -> r.saying(Placeholders.filled(r.text(), attempt)))
-                        .toList();
+        return mark.remarks().stream()
+                .map(r -> r.saying(Placeholders.filled(r.text(), attempt)))
+                .toList();
     }
 
     /** What the key says to whoever was right, partly right or wrong. */
-    private static @Nullable String feedback(Edition edition, Item item, @Nullable LedgerMark mark) {
-        if (mark == null || mark.mark().state().isUndecided()) {
-            return null;
-        }
+    private static @Nullable String feedback(Edition edition, Item item, LedgerMark mark) {
         String said =
                 edition.file().particulars(item.id()).feedback().at(mark.mark().credit());
         return said == null ? null : RichText.clean(said);
