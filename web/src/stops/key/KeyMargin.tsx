@@ -7,7 +7,7 @@ import { Trouble } from "../../parts/States";
 import { ShareWith } from "../../places/bank/ShareWith";
 import { t } from "../../text";
 import { useHeader } from "../Assessment";
-import { Decisions } from "./Decisions";
+import { Decisions } from "./decisions/Decisions";
 import type { Item } from "./definition";
 import { Examples, exampleOf, ShortResult } from "./Examples";
 import { GiveOut } from "./GiveOut";

@@ -20,6 +20,7 @@ import org.scholion.server.platform.Refused;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -29,6 +30,7 @@ import tools.jackson.databind.node.ObjectNode;
 public class Editions {
     private final FileUses files;
     private final EntityManager entities;
+    private final JsonMapper json;
     private final Ids ids;
     private final Clock clock;
     private final Cache<UUID, Edition> compiled =
@@ -36,9 +38,10 @@ public class Editions {
     private final Cache<Numbered, UUID> known =
             Caffeine.newBuilder().maximumSize(5_000).build();
 
-    Editions(FileUses files, EntityManager entities, Ids ids, Clock clock) {
+    Editions(FileUses files, EntityManager entities, JsonMapper json, Ids ids, Clock clock) {
         this.files = files;
         this.entities = entities;
+        this.json = json;
         this.ids = ids;
         this.clock = clock;
     }
@@ -162,6 +165,52 @@ public class Editions {
                 .setParameter("assessment", assessment)
                 .getResultList();
     }
+
+    /**
+     * A question as an edition has it.
+     *
+     * @param item its definition; null where the edition does not have it
+     * @param rulings those about this question
+     * @param undoes the edition that this one repeats
+     */
+    public record ItemThen(
+            int number,
+            @Nullable JsonNode item,
+            List<Ruling> rulings,
+            @Nullable Integer undoes,
+            String by,
+            Instant at) {}
+
+    /** One question in every edition, the first one first; nothing else of them is read. */
+    @Transactional(readOnly = true)
+    public List<ItemThen> ofItem(UUID assessment, String item) {
+        return entities.createQuery("""
+                        select e.number, json_query(e.definition, '$.items[*] ? (@.id == $id)' passing :item as id),
+                            e.rulings, e.undoes, p.name, e.madeAt
+                        from EditionRow e join Person p on p.id = e.madeBy
+                        where e.assessment = :assessment order by e.number""", Then.class)
+                .setParameter("assessment", assessment)
+                .setParameter("item", item)
+                .getResultStream()
+                .map(then -> new ItemThen(
+                        then.number(),
+                        then.item() == null ? null : json.readTree(then.item()),
+                        read(then.rulings()).stream()
+                                .filter(r -> r.item().equals(item))
+                                .toList(),
+                        then.undoes(),
+                        then.by(),
+                        then.at()))
+                .toList();
+    }
+
+    record Then(
+            int number,
+            @Nullable String item,
+            JsonNode rulings,
+            @Nullable Integer undoes,
+            String by,
+            Instant at) {}
 
     /** Rulings as they are kept. */
     public static List<Ruling> read(JsonNode node) {

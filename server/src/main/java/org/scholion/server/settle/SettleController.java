@@ -24,11 +24,13 @@ class SettleController {
 
     private final Doubts doubts;
     private final Settling settling;
+    private final TakingBack takingBack;
     private final Access access;
 
-    SettleController(Doubts doubts, Settling settling, Access access) {
+    SettleController(Doubts doubts, Settling settling, TakingBack takingBack, Access access) {
         this.doubts = doubts;
         this.settling = settling;
+        this.takingBack = takingBack;
         this.access = access;
     }
 
@@ -59,6 +61,28 @@ class SettleController {
         return doubts.decided(assessment, item);
     }
 
+    /** What the key of one question was taught since it was given out. */
+    @GetMapping("/learned")
+    List<TakingBack.InKey> learned(
+            @AuthenticationPrincipal Me me,
+            @PathVariable UUID assessment,
+            @RequestParam(defaultValue = "") String item) {
+        return takingBack.of(me, assessment, item);
+    }
+
+    /** What the key without one of its lessons would do. */
+    @PostMapping("/unlearn/preview")
+    EffectView previewUnlearning(
+            @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody TakingBack.Unlearn what) {
+        return takingBack.preview(me, assessment, what);
+    }
+
+    @PostMapping("/unlearn")
+    TakingBack.Unlearned unlearn(
+            @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody TakingBack.Unlearn what) {
+        return takingBack.takeBack(me, assessment, what);
+    }
+
     @PostMapping("/preview")
     EffectView preview(
             @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody Settling.Decision decision) {
@@ -87,6 +111,12 @@ class SettleController {
     Settling.Decided settle(
             @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody Settling.Decision decision) {
         return settling.settle(me, assessment, decision);
+    }
+
+    @PostMapping("/take-back/preview")
+    EffectView previewTakingBack(
+            @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody Settling.Decision decision) {
+        return settling.previewTakingBack(me, assessment, decision);
     }
 
     @PostMapping("/take-back")

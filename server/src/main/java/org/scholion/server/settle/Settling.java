@@ -280,23 +280,36 @@ public class Settling {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         EffectView[] effect = new EffectView[1];
         decide(me, assessment, decision, (edition, groups) -> {
-            Item item = item(edition, decision);
-            List<Doubts.Waiting> decided = together(groups.values());
-            List<LedgerMark> again = decided.stream()
-                    .filter(w -> me.id().equals(w.mark().person()))
-                    .map(w -> LedgerMark.byRule(
-                                    w.attempt().id(),
-                                    item.id(),
-                                    w.said().markedBy(edition, item),
-                                    edition.number(),
-                                    clock.instant())
-                            .takenBackBy(me))
-                    .toList();
-            requireOwn(me, decided, again);
+            List<LedgerMark> again = again(me, edition, item(edition, decision), together(groups.values()));
             effect[0] = regrading.previewMarks(assessment, again);
             return again;
         });
         return effect[0];
+    }
+
+    /** What taking it back would do. */
+    @Transactional(readOnly = true)
+    public EffectView previewTakingBack(Me me, UUID assessment, Decision decision) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        Edition edition = editions.require(assessment);
+        List<Doubts.Waiting> decided = together(groups(edition, decision).values());
+        return regrading.previewMarks(assessment, again(me, edition, item(edition, decision), decided));
+    }
+
+    /** The marks that the rules of the key make where somebody decided by hand; only one's own decisions are taken back. */
+    private List<LedgerMark> again(Me me, Edition edition, Item item, List<Doubts.Waiting> decided) {
+        List<LedgerMark> again = decided.stream()
+                .filter(w -> me.id().equals(w.mark().person()))
+                .map(w -> LedgerMark.byRule(
+                                w.attempt().id(),
+                                item.id(),
+                                w.said().markedBy(edition, item),
+                                edition.number(),
+                                clock.instant())
+                        .takenBackBy(me))
+                .toList();
+        requireOwn(me, decided, again);
+        return again;
     }
 
     private static void requireOwn(Me me, List<Doubts.Waiting> decided, List<LedgerMark> own) {
