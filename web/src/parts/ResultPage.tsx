@@ -49,6 +49,12 @@ export function ResultPage({
       )}
       {result.because && <p className="mt-2 text-small text-soft">{result.because}</p>}
       {result.message && <p className="mt-3 font-script text-words">{result.message}</p>}
+      {(result.said ?? []).map((s) => (
+        <p key={s.name} className="mt-3 border-l-3 border-by-person bg-by-person-wash px-3 py-2">
+          <span className="font-script text-words whitespace-pre-wrap">{s.text}</span>
+          <span className="block text-small text-soft">{s.name}</span>
+        </p>
+      ))}
       {(result.awards ?? []).map((a) => (
         <p key={a.title} className="mt-3 border-l-3 border-standard bg-standard-wash px-3 py-2">
           <strong className="text-standard">{a.title}</strong>

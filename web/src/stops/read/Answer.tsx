@@ -16,6 +16,7 @@ export function Answer({
   answer,
   at,
   names,
+  alsoHere,
   pile,
   onPile,
   onNames,
@@ -29,6 +30,8 @@ export function Answer({
   answer: Schemas["ReadAnswer"];
   at: number;
   names: boolean;
+  /** Colleagues who have the same answer open. */
+  alsoHere: string[];
   pile: Pile;
   onPile: (pile: Pile) => void;
   /** Shows or hides names; missing for a reader, who is told none. */
@@ -72,6 +75,9 @@ export function Answer({
           <Mark mark={answer.mark} />
           <Mastered mark={answer.mark} />
           {answer.held && <span className="font-semibold text-waiting">{t("held back")}</span>}
+        </p>
+        <p role="status" className="text-small font-semibold text-waiting empty:hidden">
+          {alsoHere.length > 0 && t("{{names}} has this answer open too.", { names: alsoHere.join(", ") })}
         </p>
         {children}
         <p className="mt-3 text-small text-soft">

@@ -27,6 +27,7 @@ export function ReadMargin({
   onWords,
   areWordsChosen,
   hints,
+  paper,
   examples,
   second,
 }: {
@@ -46,6 +47,8 @@ export function ReadMargin({
   areWordsChosen: boolean;
   /** Which hints there are; for whom it is to say. */
   hints: ReactNode;
+  /** What is said of the whole paper. */
+  paper: ReactNode;
   /** Answers of which it is agreed what they are worth. */
   examples: ReactNode;
   /** What belongs to a second reading. */
@@ -108,6 +111,7 @@ export function ReadMargin({
       <p className="mt-2 mb-4 text-small text-soft">
         {t("Press Ctrl Enter to save from a field, Esc to leave it.")}
       </p>
+      {paper}
       {examples}
       {hints}
       {second}

@@ -11,6 +11,10 @@ import { useHeader } from "../Assessment";
 import { Answer } from "./Answer";
 import { AnswerText } from "./AnswerText";
 import { unread } from "./afterReading";
+import { Earlier } from "./beside/Earlier";
+import { OnPaper } from "./beside/OnPaper";
+import { useAlsoHere } from "./beside/useBeside";
+import { WhoReads } from "./beside/WhoReads";
 import { useDigits } from "./digits";
 import { Drawing } from "./drawing/Drawing";
 import { removeDrawn, useDrawn } from "./drawing/useDrawn";
@@ -103,6 +107,8 @@ export function Reader({
     names,
     any: answer.attachments.length > 0,
   });
+  const which = { assessment, item: question.item, answer: answer.answer, names };
+  const alsoHere = useAlsoHere(which);
   const remarks = useRemarks(answer, change, setChange);
   const following = view.answers[at + 1];
   const hints = useHints(
@@ -250,6 +256,7 @@ export function Reader({
           onMine={() => theirs && reading.sendOver(theirs)}
           areWordsChosen={remarks.chosen !== null}
           onWords={<OnWords text={answer.text} remarks={remarks} />}
+          paper={<OnPaper key={answer.answer} {...which} />}
           examples={
             <Examples
               key={`examples of ${question.item}`}
@@ -267,14 +274,17 @@ export function Reader({
             )
           }
           second={
-            <SecondReading
-              assessment={assessment}
-              question={question}
-              answer={answer}
-              third={change.third ?? false}
-              onThird={() => setChange({ ...change, levels: {}, points: null, why: "", third: true })}
-              mayPlan={mayName}
-            />
+            <>
+              <SecondReading
+                assessment={assessment}
+                question={question}
+                answer={answer}
+                third={change.third ?? false}
+                onThird={() => setChange({ ...change, levels: {}, points: null, why: "", third: true })}
+                mayPlan={mayName}
+              />
+              {mayName && <WhoReads assessment={assessment} questions={view.questions} />}
+            </>
           }
         />
       }
@@ -286,6 +296,7 @@ export function Reader({
           answer={answer}
           at={at}
           names={names}
+          alsoHere={alsoHere}
           pile={pileOf(params)}
           onPile={(pile) => {
             onFrom(null);
@@ -322,6 +333,12 @@ export function Reader({
               }
             />
           )}
+          <Earlier
+            key={`earlier than ${answer.answer}`}
+            which={which}
+            text={answer.text}
+            any={view.retaken}
+          />
         </Answer>
         <div className="sticky bottom-0 mt-auto flex flex-wrap items-center gap-2 border-t border-rule bg-sheet px-6 py-3">
           <Button look="quiet" hotkey="[" onClick={() => step(-1)} disabled={view.from + at === 0}>

@@ -15,8 +15,7 @@ export function Decisions({ assessment, item }: { assessment: string; item: stri
   const { all, error } = useDecisions(assessment, item);
   const [chosen, setChosen] = useState<string>();
   const decision = all.find((d) => d.id === chosen);
-  const { preview, takeBack, undo } = useTakingBack(assessment, item, decision);
-  const done = takeBack.data;
+  const { preview, takeBack, undo, done, forget } = useTakingBack(assessment, item, decision);
   if (all.length === 0 && !done && !error) {
     return null;
   }
@@ -50,7 +49,7 @@ export function Decisions({ assessment, item }: { assessment: string; item: stri
                 className="min-h-6 text-small"
                 aria-label={t("Take back: {{text}}", { text: shownOf(d) })}
                 onClick={() => {
-                  takeBack.reset();
+                  forget();
                   setChosen(d.id);
                 }}
               >
@@ -67,6 +66,7 @@ export function Decisions({ assessment, item }: { assessment: string; item: stri
             {done.edition !== null && (
               <TextButton
                 className="min-h-6"
+                aria-label={t("Undo taking it back")}
                 disabled={undo.isPending}
                 onClick={() => done.edition !== null && undo.mutate(done.edition)}
               >

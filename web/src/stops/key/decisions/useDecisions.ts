@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, ok, type Schemas } from "../../../api/client";
+import { useTyped } from "../../../parts/typed";
 import type { DecidedGroup } from "../../settle/DecidedRows";
 
 export type Lesson = Schemas["Lesson"];
@@ -40,10 +41,15 @@ export function useDecisions(assessment: string, item: string) {
   return { all, error: decided.error ?? learned.error };
 }
 
+/** What was taken back: the edition by which that can be undone, null where the key stayed the same. */
+type Done = { edition: number | null; job: string | null };
+
 /** Taking one decision back: its effect first, then it goes while the others stay. */
 export function useTakingBack(assessment: string, item: string, decision: OneDecision | undefined) {
   const client = useQueryClient();
   const path = { params: { path: { assessment } } };
+  // The key is read anew when it has changed, and this page with it.
+  const [done, setDone] = useTyped<Done | null>(`taken back:${assessment}:${item}`, null, sessionStorage);
   const fresh = async () => {
     await client.invalidateQueries({ queryKey: ["assessment", assessment] });
     await client.invalidateQueries({ queryKey: ["key", assessment] });
@@ -73,8 +79,7 @@ export function useTakingBack(assessment: string, item: string, decision: OneDec
       ),
   });
   const takeBack = useMutation({
-    /** The edition by which it can be undone; null where the key stayed the same. */
-    mutationFn: async (): Promise<{ edition: number | null; job: string | null }> => {
+    mutationFn: async (): Promise<Done> => {
       if (!decision?.lesson) {
         const effect = await ok(
           api.POST("/api/assessments/{assessment}/doubts/take-back", { ...path, body: byHand }),
@@ -86,13 +91,14 @@ export function useTakingBack(assessment: string, item: string, decision: OneDec
       );
       return { edition: done.edition, job: done.effect.job };
     },
+    onSuccess: setDone,
     onSettled: fresh,
   });
   const undo = useMutation({
     mutationFn: (edition: number) =>
       ok(api.POST("/api/assessments/{assessment}/editions/undo", { ...path, body: { edition } })),
-    onSuccess: () => takeBack.reset(),
+    onSuccess: () => setDone(null),
     onSettled: fresh,
   });
-  return { preview, takeBack, undo };
+  return { preview, takeBack, undo, done, forget: () => setDone(null) };
 }

@@ -43,7 +43,9 @@ class UnlearnTest {
     void an_older_decision_is_taken_back_alone_with_its_effect_and_the_later_one_stays(
             Scholion.Running school, Standings standings) {
         Lesson lesson = lesson(school, "Taken back alone");
-        assertThat(learned(lesson, "q2")).as("what was given out was taught by nobody").isEmpty();
+        assertThat(learned(lesson, "q2"))
+                .as("what was given out was taught by nobody")
+                .isEmpty();
         decide(lesson, "q2", "rescue knot", "1/2", Map.of("note", "Say which knot."));
         decide(lesson, "q2", "loop of a rescuer", "1", Map.of("reach", "HOLDS", "phrase", "loop"));
         JsonNode learned = learned(lesson, "q2");
@@ -62,7 +64,9 @@ class UnlearnTest {
                 .post(lesson.path("/doubts/unlearn/preview"), unlearn(first, "q2"))
                 .ok();
         assertThat(preview.get("marks").intValue()).isEqualTo(2);
-        assertThat(state(lesson, "Tamsin Orrel", "q2")).as("a look changes nothing").isEqualTo("scored");
+        assertThat(state(lesson, "Tamsin Orrel", "q2"))
+                .as("a look changes nothing")
+                .isEqualTo("scored");
         JsonNode done = lesson.teacher
                 .post(lesson.path("/doubts/unlearn"), unlearn(first, "q2"))
                 .ok();
@@ -94,13 +98,18 @@ class UnlearnTest {
         decide(lesson, "q3", "ten", "1", Map.of());
         JsonNode ruling = learned(lesson, "q3").get(0);
         assertThat(ruling.at("/lesson/what").stringValue()).isEqualTo("RULING");
-        lesson.teacher.post(lesson.path("/doubts/unlearn"), unlearn(ruling, "q3")).ok();
+        lesson.teacher
+                .post(lesson.path("/doubts/unlearn"), unlearn(ruling, "q3"))
+                .ok();
         assertThat(state(lesson, "Tamsin Orrel", "q3")).isEqualTo("settle");
         assertThat(learned(lesson, "q3")).isEmpty();
 
-        JsonNode key = lesson.teacher.get(lesson.path("/doubts/learned?item=nothing")).ok();
+        JsonNode key =
+                lesson.teacher.get(lesson.path("/doubts/learned?item=nothing")).ok();
         assertThat(key).as("no such question").isEmpty();
-        lesson.teacher.post(lesson.path("/doubts/unlearn"), unlearn(ruling, "q3")).isRefused(409);
+        lesson.teacher
+                .post(lesson.path("/doubts/unlearn"), unlearn(ruling, "q3"))
+                .isRefused(409);
         school.as("Tamsin Orrel")
                 .post(lesson.path("/doubts/unlearn"), unlearn(ruling, "q3"))
                 .isRefused(403);
@@ -112,21 +121,19 @@ class UnlearnTest {
         Map<String, Object> these = new HashMap<>(lesson.decision("q2", "rescue knot", "1", "THESE"));
         these.put(
                 "saw",
-                Lesson.plain(lesson.teacher
-                        .post(lesson.path("/doubts"), these)
-                        .ok()
-                        .get("saw")));
+                Lesson.plain(
+                        lesson.teacher.post(lesson.path("/doubts"), these).ok().get("saw")));
         JsonNode preview = lesson.teacher
                 .post(lesson.path("/doubts/take-back/preview"), these)
                 .ok();
         assertThat(preview.get("marks").intValue()).isEqualTo(2);
-        assertThat(state(lesson, "Kofi Sande", "q2")).as("a look changes nothing").isEqualTo("scored");
+        assertThat(state(lesson, "Kofi Sande", "q2"))
+                .as("a look changes nothing")
+                .isEqualTo("scored");
         school.as("Tamsin Orrel")
                 .post(lesson.path("/doubts/take-back/preview"), these)
                 .isRefused(403);
-        assertThat(lesson.teacher
-                        .post(lesson.path("/doubts/take-back"), these)
-                        .ok())
+        assertThat(lesson.teacher.post(lesson.path("/doubts/take-back"), these).ok())
                 .isEqualTo(preview);
         assertThat(state(lesson, "Kofi Sande", "q2")).isEqualTo("settle");
     }

@@ -53,6 +53,9 @@ class WindowsTest {
                 lesson.path("/readings/q4/hint-plan"),
                 lesson.path("/readings/q4/examples"),
                 lesson.path("/readings/q4/" + attempt + "/hints?names=true"),
+                lesson.path("/readings/q4/" + attempt + "/earlier?names=true"),
+                lesson.path("/readings/q4/" + attempt + "/paper?names=true"),
+                lesson.path("/readings/readers"),
                 lesson.path("/examine"),
                 lesson.path("/hand-back"),
                 lesson.path("/key-from"),
@@ -84,7 +87,7 @@ class WindowsTest {
     void a_page_asks_the_database_as_often_with_three_hundred_attempts_as_with_thirty(Scholion.Running school) {
         Map<String, Cost> few = pages(school, "Thirty", 30);
         Map<String, Cost> many = pages(school, "Three hundred", 300);
-        assertThat(few).hasSize(31);
+        assertThat(few).hasSize(34);
         few.forEach(
                 (page, cost) -> assertThat(many.get(page).statements()).as(page).isEqualTo(cost.statements()));
     }

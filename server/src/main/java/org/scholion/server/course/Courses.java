@@ -178,6 +178,12 @@ public class Courses {
                 units(course));
     }
 
+    /** Who reads in a course without teaching it, by name. */
+    @Transactional(readOnly = true)
+    public List<TeacherLine> readers(UUID course) {
+        return people("CourseReader", course);
+    }
+
     private List<TeacherLine> people(String part, UUID course) {
         return entities.createQuery(
                         "select p.id, p.name from " + part + " t join Person p on p.id = t.person"

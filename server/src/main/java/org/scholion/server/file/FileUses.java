@@ -74,12 +74,10 @@ public class FileUses {
         Map<String, Optional<String>> types = new HashMap<>();
         named(definition).forEach(file -> types.put(file, Optional.empty()));
         if (!types.isEmpty()) {
-            entities.createQuery(
-                            """
+            entities.createQuery("""
                             select f.id, f.type from StoredFile f
                             join FileUse u on u.school = f.school and u.file = f.id and u.kind = PERSON and u.object = :person
-                            where f.school = :school and f.id in (:named)""",
-                            Typed.class)
+                            where f.school = :school and f.id in (:named)""", Typed.class)
                     .setParameter("school", school)
                     .setParameter("person", person)
                     .setParameter("named", Set.copyOf(types.keySet()))

@@ -12,8 +12,10 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.scholion.formats.json.Json;
+import org.scholion.server.comment.PaperComments;
 import org.scholion.server.drawn.DrawnMarks;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
@@ -55,6 +57,7 @@ class Changes {
     private final Editions editions;
     private final ResultPage page;
     private final DrawnMarks drawn;
+    private final PaperComments comments;
     private final EntityManager entities;
     private final TransactionTemplate transaction;
     private final TransactionTemplate apart;
@@ -68,6 +71,7 @@ class Changes {
             Editions editions,
             ResultPage page,
             DrawnMarks drawn,
+            PaperComments comments,
             EntityManager entities,
             PlatformTransactionManager transactions,
             ObjectProvider<SchedulerClient> scheduler,
@@ -78,6 +82,7 @@ class Changes {
         this.editions = editions;
         this.page = page;
         this.drawn = drawn;
+        this.comments = comments;
         this.entities = entities;
         this.transaction = new TransactionTemplate(transactions);
         this.apart = new TransactionTemplate(transactions);
@@ -118,7 +123,8 @@ class Changes {
     }
 
     /** What a result of this attempt is made of: while it is the same, so are the facts. */
-    static String madeOf(Edition edition, Marked m, @Nullable Map<String, String> drawn) {
+    static String madeOf(
+            Edition edition, Marked m, @Nullable Map<String, String> drawn, @Nullable List<PaperComments.Said> said) {
         var s = m.standing();
         String made = String.join(
                 "/",
@@ -131,21 +137,38 @@ class Changes {
                 String.valueOf(s.passed()),
                 String.valueOf(s.provisional()),
                 String.valueOf(s.awaitsCurve()));
-        return drawn == null ? made : made + "/" + new TreeMap<>(drawn);
+        String withDrawn = drawn == null ? made : made + "/" + new TreeMap<>(drawn);
+        return said == null
+                ? withDrawn
+                : withDrawn + "/"
+                        + said.stream().map(one -> one.id().toString()).collect(Collectors.joining(","));
+    }
+
+    /** What readers drew and said on the papers of an assessment. */
+    private record Stamps(Map<UUID, Map<String, String>> drawn, Map<UUID, List<PaperComments.Said>> said) {
+        String madeOf(Edition edition, Marked m) {
+            UUID id = m.attempt().id();
+            return Changes.madeOf(edition, m, drawn.get(id), said.get(id));
+        }
+    }
+
+    private Stamps stamps(UUID assessment) {
+        return new Stamps(drawn.stamps(assessment), comments.ofAssessment(assessment));
     }
 
     /** Of all attempts of a paper. Where very many are to be compared, that is begun, and they are unknown till then. */
     Found of(MarkedPaper paper) {
         Map<UUID, Last> last = last(paper);
-        Map<UUID, Map<String, String>> stamps = drawn.stamps(paper.edition().assessmentId());
+        UUID assessment = paper.edition().assessmentId();
+        Stamps stamps = stamps(assessment);
         Map<UUID, State> states = new HashMap<>();
         List<Marked> open = new ArrayList<>();
         for (Marked m : paper.attempts()) {
             Last l = last.get(m.attempt().id());
             if (l != null) {
-                State known = known(
-                        l, madeOf(paper.edition(), m, stamps.get(m.attempt().id())));
-                states.put(m.attempt().id(), known);
+                UUID id = m.attempt().id();
+                State known = known(l, stamps.madeOf(paper.edition(), m));
+                states.put(id, known);
                 if (known == State.UNKNOWN) {
                     open.add(m);
                 }
@@ -155,7 +178,7 @@ class Changes {
             compare(paper.edition(), open, last)
                     .forEach((attempt, changed) -> states.put(attempt, changed ? State.OTHER : State.SAME));
         } else {
-            begin(paper.edition().assessmentId());
+            begin(assessment);
         }
         return new Found(last, states);
     }
@@ -262,20 +285,18 @@ class Changes {
             return 0;
         }
         Map<UUID, Last> last = last(paper);
-        Map<UUID, Map<String, String>> stamps = drawn.stamps(assessment);
+        Stamps stamps = stamps(assessment);
         List<Marked> open = paper.attempts().stream()
                 .filter(m -> {
-                    UUID id = m.attempt().id();
-                    Last l = last.get(id);
-                    return l != null && known(l, madeOf(paper.edition(), m, stamps.get(id))) == State.UNKNOWN;
+                    Last l = last.get(m.attempt().id());
+                    return l != null && known(l, stamps.madeOf(paper.edition(), m)) == State.UNKNOWN;
                 })
                 .limit(AT_ONCE)
                 .toList();
         Map<UUID, Boolean> changed = compare(paper.edition(), open, last);
         open.forEach(m -> entities.createQuery(
                         "update ResultRow r set r.comparedTo = :now, r.changed = :changed where r.id = :id")
-                .setParameter(
-                        "now", madeOf(paper.edition(), m, stamps.get(m.attempt().id())))
+                .setParameter("now", stamps.madeOf(paper.edition(), m))
                 .setParameter(
                         "changed", Boolean.TRUE.equals(changed.get(m.attempt().id())))
                 .setParameter(

@@ -57,7 +57,7 @@ class EarlySight {
             return new Early(null);
         }
         StudentResult result = page.of(attempt, sees(sight.seen()), List.of());
-        return new Early(sight.questions() ? result : withoutQuestions(result));
+        return new Early(untilDecided(sight.questions() ? result : withoutQuestions(result)));
     }
 
     static Sees sees(SeenWhen.SeenNow seen) {
@@ -71,23 +71,15 @@ class EarlySight {
                 seen.classFigures());
     }
 
+    /** While marks are open, what is said of the whole paper may still be being written. */
+    private static StudentResult untilDecided(StudentResult r) {
+        return r.provisional() ? r.with(List.of(), r.items()) : r;
+    }
+
     /** While others have the questions before them, nobody is told what is asked. */
     static StudentResult withoutQuestions(StudentResult r) {
-        return new StudentResult(
-                r.title(),
-                r.course(),
-                r.student(),
-                r.score(),
-                r.possible(),
-                r.percent(),
-                r.band(),
-                r.passed(),
-                r.provisional(),
-                r.message(),
-                r.because(),
-                r.awards(),
-                r.standards(),
-                r.ofClass(),
+        return r.with(
+                r.said(),
                 r.items().stream()
                         .map(i -> new StudentResult.ResultItem(
                                 i.item(),

@@ -445,7 +445,11 @@ public class HandingBack {
                         attempt,
                         result,
                         wanted,
-                        Changes.madeOf(latest, m, common.drawn().get(attempt.id())));
+                        Changes.madeOf(
+                                latest,
+                                m,
+                                common.drawn().get(attempt.id()),
+                                common.said().get(attempt.id())));
                 if (!row.hash.equals(last.get(attempt.id()))) {
                     entities.persist(row);
                     rows.add(row);

@@ -27,6 +27,8 @@ final class ResultFacts {
     static JsonNode of(JsonNode result) {
         ObjectNode facts = picked(result, OF_ALL);
         facts.put("message", result.path("message").asString(""));
+        ArrayNode said = facts.putArray("said");
+        result.path("said").forEach(s -> said.add(s.path("text").asString("")));
         ArrayNode awards = facts.putArray("awards");
         result.path("awards").forEach(a -> awards.add(a.path("title").asString("")));
         ArrayNode standards = facts.putArray("standards");

@@ -14,6 +14,7 @@ import org.scholion.core.reason.Reason;
 import org.scholion.core.reason.Words;
 import org.scholion.core.score.RightAnswer;
 import org.scholion.formats.rich.RichText;
+import org.scholion.server.comment.PaperComments;
 import org.scholion.server.drawn.DrawnMarks;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.key.Edition;
@@ -42,6 +43,7 @@ public class ResultPage {
     private final Frameworks frameworks;
     private final ClassFigures classes;
     private final DrawnMarks drawn;
+    private final PaperComments comments;
     private final EntityManager entities;
 
     ResultPage(
@@ -53,6 +55,7 @@ public class ResultPage {
             Frameworks frameworks,
             ClassFigures classes,
             DrawnMarks drawn,
+            PaperComments comments,
             EntityManager entities) {
         this.attempts = attempts;
         this.ledger = ledger;
@@ -62,6 +65,7 @@ public class ResultPage {
         this.frameworks = frameworks;
         this.classes = classes;
         this.drawn = drawn;
+        this.comments = comments;
         this.entities = entities;
     }
 
@@ -75,14 +79,16 @@ public class ResultPage {
             String course,
             SingletonSupplier<OnStandards> standards,
             ClassFigures classes,
-            Map<UUID, Map<String, String>> drawn) {}
+            Map<UUID, Map<String, String>> drawn,
+            Map<UUID, List<PaperComments.Said>> said) {}
 
     @Transactional(readOnly = true)
     Common common(Edition edition) {
-        return common(edition, drawn.stamps(edition.assessmentId()));
+        return common(edition, drawn.stamps(edition.assessmentId()), comments.ofAssessment(edition.assessmentId()));
     }
 
-    private Common common(Edition edition, Map<UUID, Map<String, String>> stamps) {
+    private Common common(
+            Edition edition, Map<UUID, Map<String, String>> stamps, Map<UUID, List<PaperComments.Said>> said) {
         Assessments.Facts facts = assessments.facts(edition.assessmentId());
         String course = entities.createQuery("select c.title from Course c where c.id = :id", String.class)
                 .setParameter("id", facts.course())
@@ -93,13 +99,17 @@ public class ResultPage {
                 course,
                 SingletonSupplier.of(() -> OnStandards.of(edition, frameworks.ofCourse(facts.course()))),
                 classes,
-                stamps);
+                stamps,
+                said);
     }
 
     @Transactional(readOnly = true)
     public StudentResult of(Attempt attempt, Sees sees, List<Message> messages) {
         return page(
-                common(editions.require(attempt.assessment()), drawn.stampsOf(attempt.id())),
+                common(
+                        editions.require(attempt.assessment()),
+                        drawn.stampsOf(attempt.id()),
+                        comments.ofAttempt(attempt.id())),
                 attempt,
                 standings.ofAttempt(attempt),
                 attempts.responsesOf(attempt.id()),
@@ -154,10 +164,17 @@ public class ResultPage {
                 !standing.isFinal(),
                 message(standing.percent(), messages),
                 score ? counts.ofAll() : null,
+                sees.notes() ? said(common, attempt) : List.of(),
                 score ? awards(edition, standing) : List.of(),
                 sees.showsStandards() ? common.standards().obtain().of(marks) : List.of(),
                 sees.showsClass() ? common.classes().of(edition, attempt) : null,
                 items);
+    }
+
+    private static List<StudentResult.ResultSaid> said(Common common, Attempt attempt) {
+        return common.said().getOrDefault(attempt.id(), List.of()).stream()
+                .map(s -> new StudentResult.ResultSaid(s.name(), Placeholders.filled(s.text(), attempt)))
+                .toList();
     }
 
     private static List<StudentResult.ResultAward> awards(Edition edition, Standings.Standing standing) {
@@ -180,8 +197,7 @@ public class ResultPage {
         Item asSeen = seen.assessment().item(item.id()).orElse(item);
         Answer answer = Attempts.answer(asSeen, responses);
         // While the reading is held back, or a criterion is missing, what was said stays with the reader.
-        LedgerMark spoken =
-                sees.notes() && mark != null && !mark.mark().state().isUndecided() ? mark : null;
+        LedgerMark spoken = sees.notes() && mark != null && !mark.mark().state().isUndecided() ? mark : null;
         return new StudentResult.ResultItem(
                 item.id(),
                 edition.numberOf(item.id(), attempt.leftOut()),

@@ -9,6 +9,7 @@ import org.scholion.server.ledger.Remark;
 /**
  * A student's result page: what the teacher previews and what the student sees are this same thing.
  *
+ * @param said what readers say of the whole paper
  * @param awards none where the score is not shown
  * @param because how the points come to the score, where something beside them counts or does not; left out otherwise
  * @param standards none where they are not shown
@@ -29,6 +30,7 @@ public record StudentResult(
 
         @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable String because,
 
+        @JsonInclude(JsonInclude.Include.NON_EMPTY) List<ResultSaid> said,
         @JsonInclude(JsonInclude.Include.NON_EMPTY) List<ResultAward> awards,
         @JsonInclude(JsonInclude.Include.NON_EMPTY) List<ResultStandard> standards,
         @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable OfClass ofClass,
@@ -36,8 +38,30 @@ public record StudentResult(
 
     public StudentResult {
         // Results from before there were awards say nothing of them.
+        said = Objects.requireNonNullElse(said, List.of());
         awards = Objects.requireNonNullElse(awards, List.of());
         standards = Objects.requireNonNullElse(standards, List.of());
+    }
+
+    /** The same with other comments and questions. */
+    StudentResult with(List<ResultSaid> otherSaid, List<ResultItem> otherItems) {
+        return new StudentResult(
+                title,
+                course,
+                student,
+                score,
+                possible,
+                percent,
+                band,
+                passed,
+                provisional,
+                message,
+                because,
+                otherSaid,
+                awards,
+                standards,
+                ofClass,
+                otherItems);
     }
 
     /**
@@ -56,6 +80,9 @@ public record StudentResult(
      * @param mean as a percentage, rounded as the paper says; between {@code low} and {@code high} lies the middle half
      */
     public record OfClass(int students, String mean, String low, String high) {}
+
+    /** What a reader says of the whole paper. */
+    public record ResultSaid(String name, String text) {}
 
     /** What was reached beside the result. */
     public record ResultAward(String title, @Nullable String words) {}

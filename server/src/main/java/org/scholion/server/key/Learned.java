@@ -62,7 +62,11 @@ public class Learned {
             Instant at) {}
 
     private record Taught(
-            String id, What what, String shown, @Nullable String credit, @Nullable String note) {
+            String id,
+            What what,
+            String shown,
+            @Nullable String credit,
+            @Nullable String note) {
         Lesson by(Editions.ItemThen then) {
             return new Lesson(id, what, shown, credit, note, then.number(), then.by(), then.at());
         }
@@ -124,7 +128,9 @@ public class Learned {
             return new Taught(id, What.PATTERN, entry.get("pattern").asString(""), credit, note);
         }
         if (entry.has("words")) {
-            String words = entry.get("words").path("all").valueStream()
+            String words = entry.get("words")
+                    .path("all")
+                    .valueStream()
                     .map(Learned::wordOf)
                     .collect(Collectors.joining(", "));
             return new Taught(id, What.WORDS, words, credit, note);

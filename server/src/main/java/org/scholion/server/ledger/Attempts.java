@@ -353,6 +353,21 @@ public class Attempts {
                 .findFirst();
     }
 
+    /** The attempts of the same student at the same assessment that were begun before this one and are in, in their order. */
+    @Transactional(readOnly = true)
+    public List<UUID> before(Attempt attempt) {
+        return entities.createQuery("""
+                        select x.id from AttemptRow x
+                        where x.assessment = :assessment and x.student = :student and x.handedInAt is not null
+                          and (x.startedAt < :begun or x.startedAt = :begun and x.id < :id)
+                        order by x.startedAt, x.id""", UUID.class)
+                .setParameter("assessment", attempt.assessment())
+                .setParameter("student", attempt.student())
+                .setParameter("begun", attempt.startedAt())
+                .setParameter("id", attempt.id())
+                .getResultList();
+    }
+
     /** A student moves to another section: their attempts go along. */
     @Transactional
     public void move(UUID student, UUID from, UUID to) {

@@ -30,14 +30,23 @@ public class AgreedExamples {
 
     private final EntityManager entities;
     private final Readings readings;
+    private final ReaderScopes scopes;
     private final Attempts attempts;
     private final Access access;
     private final Ids ids;
     private final Clock clock;
 
-    AgreedExamples(EntityManager entities, Readings readings, Attempts attempts, Access access, Ids ids, Clock clock) {
+    AgreedExamples(
+            EntityManager entities,
+            Readings readings,
+            ReaderScopes scopes,
+            Attempts attempts,
+            Access access,
+            Ids ids,
+            Clock clock) {
         this.entities = entities;
         this.readings = readings;
+        this.scopes = scopes;
         this.attempts = attempts;
         this.access = access;
         this.ids = ids;
@@ -59,6 +68,7 @@ public class AgreedExamples {
     @Transactional(readOnly = true)
     public List<ExampleView> of(Me me, UUID assessment, String itemId) {
         access.require(me, Access.Action.READ_ANSWERS, assessment);
+        scopes.requireItem(me, assessment, itemId);
         OpenItem item = readings.open(assessment, itemId);
         List<AgreedExample> all = all(assessment, itemId);
         Map<UUID, String> texts =

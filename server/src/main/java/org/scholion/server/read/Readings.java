@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -59,6 +60,7 @@ public class Readings {
     private final Access access;
     private final ReadAnswers shown;
     private final SecondReadings seconds;
+    private final ReaderScopes scopes;
     private final Veil veil;
     private final Clock clock;
 
@@ -72,6 +74,7 @@ public class Readings {
             Access access,
             ReadAnswers shown,
             SecondReadings seconds,
+            ReaderScopes scopes,
             Veil veil,
             Clock clock) {
         this.papers = papers;
@@ -83,6 +86,7 @@ public class Readings {
         this.access = access;
         this.shown = shown;
         this.seconds = seconds;
+        this.scopes = scopes;
         this.veil = veil;
         this.clock = clock;
     }
@@ -168,9 +172,17 @@ public class Readings {
      * @param item the question that is shown; null where there is none
      * @param found how many answers to it are looked at
      * @param from the place of the first of {@code answers} among them
+     * @param retaken whether anybody has taken it more than once
      */
     public record ReadView(
-            List<OpenQuestion> questions, @Nullable String item, int found, int from, List<ReadAnswer> answers) {}
+            List<OpenQuestion> questions,
+            @Nullable String item,
+            int found,
+            int from,
+            boolean retaken,
+            List<ReadAnswer> answers) {
+        static final ReadView EMPTY = new ReadView(List.of(), null, 0, 0, false, List.of());
+    }
 
     /**
      * What is looked at.
@@ -233,12 +245,17 @@ public class Readings {
             access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         }
         MarkedPaper paper = papers.find(assessment, looking.section()).orElse(null);
-        List<OpenItem> open = paper == null ? List.of() : openItems(paper.edition());
+        ReaderScopes.Scope scope = scopes.of(me, assessment);
+        List<OpenItem> open = paper == null
+                ? List.of()
+                : openItems(paper.edition()).stream()
+                        .filter(o -> scope.holds(o.id()))
+                        .toList();
         if (paper == null || open.isEmpty()) {
-            return new ReadView(List.of(), null, 0, 0, List.of());
+            return ReadView.EMPTY;
         }
         List<OpenQuestion> questions = new ArrayList<>();
-        Map<String, List<Given>> given = given(paper, open);
+        Map<String, List<Given>> given = given(paper, open, scope);
         Map<String, SecondReadingRow> twice = seconds.of(assessment);
         for (OpenItem one : open) {
             SecondReadingRow second = twice.get(one.id());
@@ -253,7 +270,7 @@ public class Readings {
         }
         if (looking.byStudent()) {
             List<Waiting> all = byStudent(me, paper, open, given, twice, looking);
-            return window(me, questions, null, all, twice, looking);
+            return window(me, questions, null, all, twice, looking, isRetaken(paper));
         }
         OpenItem looked = open.stream()
                 .filter(o -> o.id().equals(looking.item()))
@@ -261,14 +278,14 @@ public class Readings {
                 .or(() -> first(open, questions))
                 .orElse(null);
         if (looked == null) {
-            return new ReadView(questions, null, 0, 0, List.of());
+            return new ReadView(questions, null, 0, 0, false, List.of());
         }
         List<Given> usual = inOrder(me, looked, given.getOrDefault(looked.id(), List.of()), looking.names());
         SecondReadingRow second = twice.get(looked.id());
         List<Waiting> all = pile.of(me, looked, usual, looking.choice(), second).stream()
                 .map(g -> new Waiting(looked, g, null))
                 .toList();
-        return window(me, questions, looked.id(), all, twice, looking);
+        return window(me, questions, looked.id(), all, twice, looking, isRetaken(paper));
     }
 
     /** An answer of the pile, with the student's number where it is read by student. */
@@ -281,10 +298,16 @@ public class Readings {
             @Nullable String item,
             List<Waiting> all,
             Map<String, SecondReadingRow> twice,
-            Looking looking) {
+            Looking looking,
+            boolean retaken) {
         int from = from(all, looking.from());
         List<Waiting> window = all.subList(from, Math.min(all.size(), from + WINDOW));
-        return new ReadView(questions, item, all.size(), from, answers(me, window, looking.names(), twice));
+        return new ReadView(questions, item, all.size(), from, retaken, answers(me, window, looking.names(), twice));
+    }
+
+    private static boolean isRetaken(MarkedPaper paper) {
+        Set<UUID> students = new HashSet<>();
+        return !paper.attempts().stream().allMatch(m -> students.add(m.attempt().student()));
     }
 
     /** Student after student, without names in an order that says nothing about them, and each in the paper's order. */
@@ -335,7 +358,8 @@ public class Readings {
     /** The answers to one question in their usual order. */
     List<Given> usual(Me me, UUID assessment, @Nullable UUID section, OpenItem item, boolean names) {
         List<Given> given = papers.find(assessment, section)
-                .map(paper -> given(paper, List.of(item)).getOrDefault(item.id(), List.of()))
+                .map(paper ->
+                        given(paper, List.of(item), scopes.of(me, assessment)).getOrDefault(item.id(), List.of()))
                 .orElse(List.of());
         return inOrder(me, item, given, names);
     }
@@ -356,13 +380,13 @@ public class Readings {
                 .toList();
     }
 
-    private static Map<String, List<Given>> given(MarkedPaper paper, List<OpenItem> open) {
+    private static Map<String, List<Given>> given(MarkedPaper paper, List<OpenItem> open, ReaderScopes.Scope scope) {
         Map<String, List<Given>> all = new HashMap<>();
         for (Marked m : paper.attempts()) {
             List<Brief> marks = m.marks();
             for (OpenItem item : open) {
                 Brief brief = marks.get(paper.edition().items().indexOf(item));
-                if (brief.said() && brief.state() != null) {
+                if (brief.said() && brief.state() != null && scope.holds(item.id(), m.attempt())) {
                     all.computeIfAbsent(item.id(), i -> new ArrayList<>())
                             .add(new Given(m.attempt(), brief.state() == State.READ));
                 }
@@ -471,7 +495,8 @@ public class Readings {
         UUID id = names ? answer : veil.uncovered(ReadAnswers.place(me, item), answer);
         access.require(me, names ? Access.Action.WORK_ON_ATTEMPT : Access.Action.READ_ATTEMPT, id);
         Attempt attempt = attempts.require(id);
-        if (!attempt.assessment().equals(assessment)) {
+        if (!attempt.assessment().equals(assessment)
+                || !scopes.of(me, assessment).holds(item, attempt)) {
             throw Refused.notFound();
         }
         return attempt;
