@@ -3,6 +3,7 @@ import type { Schemas } from "../api/client";
 import { withoutPlaces } from "../stops/key/kinds/blanks";
 import { t } from "../text";
 import { percent, points } from "../text/figures";
+import { Linked } from "./Linked";
 import { Mark, Mastered } from "./Mark";
 import { AttachedTo, type DrawnOf } from "./pages/AttachedTo";
 import { Rich } from "./Rich";
@@ -48,10 +49,16 @@ export function ResultPage({
         </p>
       )}
       {result.because && <p className="mt-2 text-small text-soft">{result.because}</p>}
-      {result.message && <p className="mt-3 font-script text-words">{result.message}</p>}
+      {result.message && (
+        <p className="mt-3 font-script text-words">
+          <Linked text={result.message} />
+        </p>
+      )}
       {(result.said ?? []).map((s) => (
         <p key={s.name} className="mt-3 border-l-3 border-by-person bg-by-person-wash px-3 py-2">
-          <span className="font-script text-words whitespace-pre-wrap">{s.text}</span>
+          <span className="font-script text-words whitespace-pre-wrap">
+            <Linked text={s.text} />
+          </span>
           <span className="block text-small text-soft">{s.name}</span>
         </p>
       ))}
@@ -92,7 +99,9 @@ export function ResultPage({
               {item.mark && (
                 <>
                   <Mark mark={item.mark} student />
-                  <p className="text-small">{item.comment || item.mark.because}</p>
+                  <p className="text-small">
+                    <Linked text={item.comment || item.mark.because} />
+                  </p>
                   {item.comment && item.mark.state === "scored" && (
                     <p className="text-small text-soft">{item.mark.because}</p>
                   )}

@@ -5,6 +5,15 @@ export type Comment = Schemas["CommentLine"];
 
 const KEY = ["comments"];
 
+/** In how many answers one's own reading says a kept comment. */
+export function useSaidIn(comment: string, wanted: boolean) {
+  return useQuery({
+    queryKey: [...KEY, comment, "said"],
+    enabled: wanted,
+    queryFn: () => ok(api.GET("/api/comments/{comment}/said", { params: { path: { comment } } })),
+  });
+}
+
 /** The comments that a reader keeps, those used most first. */
 export function useComments() {
   const client = useQueryClient();
@@ -29,6 +38,19 @@ export function useComments() {
       ),
     onSuccess: fresh,
   });
+  const everywhere = useMutation({
+    mutationFn: (c: { id: string; text: string; letter: string | null }) =>
+      ok(
+        api.PUT("/api/comments/{comment}/everywhere", {
+          params: { path: { comment: c.id } },
+          body: { text: c.text, letter: c.letter },
+        }),
+      ),
+    onSuccess: async () => {
+      await fresh();
+      await client.invalidateQueries({ queryKey: ["readings"] });
+    },
+  });
   const remove = useMutation({
     mutationFn: (c: Comment) =>
       ok(api.DELETE("/api/comments/{comment}", { params: { path: { comment: c.id } } })),
@@ -43,8 +65,9 @@ export function useComments() {
     comments: query.data ?? [],
     keep,
     change,
+    everywhere,
     remove,
     used,
-    error: query.error ?? keep.error ?? change.error ?? remove.error,
+    error: query.error ?? keep.error ?? change.error ?? everywhere.error ?? remove.error,
   };
 }

@@ -9,7 +9,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.Visitor;
-import tools.jackson.databind.JsonNode;
 
 /** What stands beside an answer in Read, and decisions that are taken back from Key. */
 @ExtendWith(Scholion.class)
@@ -56,29 +55,7 @@ class BesideTest {
     void what_was_said_in_an_earlier_attempt_stands_below_with_what_is_different_now(Scholion.Running school) {
         Lesson lesson =
                 Lesson.given(school, "Said otherwise", "A").sits("Asa Quayle", null, null, null, "The moon pulls.");
-        JsonNode row = lesson.teacher
-                .get(lesson.path("/collect"))
-                .ok()
-                .get("rows")
-                .valueStream()
-                .filter(r -> r.get("family").stringValue().equals("Quayle"))
-                .findFirst()
-                .orElseThrow();
-        lesson.teacher
-                .put(
-                        "/api/sittings/" + lesson.sitting() + "/different",
-                        Map.of(
-                                "students",
-                                List.of(row.get("student").stringValue()),
-                                "percent",
-                                100,
-                                "more",
-                                0,
-                                "note",
-                                "",
-                                "attempts",
-                                1))
-                .ok();
+        lesson.oneMoreFor("Quayle").ok();
         Visitor asa = school.as("Asa Quayle");
         String second = asa.post("/api/student/sittings/" + lesson.sitting() + "/attempt", Map.of("another", true))
                 .ok()
@@ -119,6 +96,27 @@ class BesideTest {
             assertThat(lesson.mark("Noor Haddix", "q2").get("state").stringValue())
                     .isEqualTo("scored");
             aud.hasNoErrors();
+        }
+    }
+
+    @Test
+    void a_kept_comment_is_changed_in_the_answers_in_which_it_was_said_and_that_is_undone(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Said and changed", "A").sits("Noor Haddix", null, null, null, "Because.");
+        String read = "/a/" + lesson.id + "/read?names=shown";
+        try (Browser aud = new Browser(school.address(), 1280, 1600)) {
+            aud.signIn("Aud Meller").open(read).sees("Because.").press("/");
+            aud.keys("Name the harbour at https://sea.example/harbours.").clickButton("Keep this comment");
+            aud.press("1", "1").sees("Saved.").clickSummary("kept comment");
+            aud.clickButton("Change").type("The kept comment", "Say which harbour.");
+            aud.click("label", "Also in the one answer in which you have said it");
+            aud.sees("What was handed back stays until you hand it back again.");
+            aud.isAccessible("Read, a kept comment changed").clickButton("Save");
+            aud.sees("Changed in one answer.");
+            assertThat(lesson.answerOf("Noor Haddix", "q4").get("comment").stringValue())
+                    .isEqualTo("Say which harbour.");
+            aud.clickLabelled("Undo the change everywhere").pause();
+            aud.open("/a/" + lesson.id + "/hand-back").sees("Name the harbour at");
+            aud.counts("a[href='https://sea.example/harbours']", 1).hasNoErrors();
         }
     }
 }

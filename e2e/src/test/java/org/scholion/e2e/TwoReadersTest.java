@@ -27,7 +27,8 @@ class TwoReadersTest {
             aud.press("1", "1").sees("Nobody else has read it yet.").sees("Saved.");
 
             halvard.signIn("Halvard Quist").open(read).sees("Because.");
-            halvard.sees("You see the other reading when yours is complete.").seesNot("Aud Meller");
+            halvard.sees("You see the other reading when yours is complete.").seesNot("decides");
+            halvard.sees("Aud Meller has this answer open too.");
             halvard.press("1", "0").sees("Aud Meller").sees("a third reading decides");
             halvard.isAccessible("Read, two lie apart");
 

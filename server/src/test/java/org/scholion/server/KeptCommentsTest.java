@@ -48,6 +48,76 @@ class KeptCommentsTest {
     }
 
     @Test
+    void a_kept_comment_is_changed_in_every_answer_in_which_its_reader_has_said_it_where_wanted(
+            Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Said otherwise everywhere", "A")
+                .sits("Noor Haddix", null, null, null, "So.")
+                .sits("Lotte Marrin", null, null, null, "Thus.")
+                .sits("Asa Quayle", null, null, null, "Hence.");
+        String kept = keep(lesson.teacher, "Name the stream.");
+        for (String name : List.of("Noor Haddix", "Lotte Marrin", "Asa Quayle")) {
+            lesson.reads(
+                            name,
+                            "q4",
+                            Map.of(
+                                    "levels",
+                                    Map.of("c1", "1", "c2", "1"),
+                                    "comment",
+                                    name.startsWith("Asa") ? "Well said." : "Good. Name the stream. Go on.",
+                                    "note",
+                                    "mine",
+                                    "hold",
+                                    false))
+                    .ok();
+        }
+        String path = "/api/comments/" + kept;
+        assertThat(lesson.teacher.get(path + "/said").ok().get("answers").intValue())
+                .isEqualTo(2);
+        JsonNode changed = lesson.teacher
+                .put(path + "/everywhere", Map.of("text", "Say “which” stream."))
+                .ok();
+        assertThat(changed.get("answers").intValue()).isEqualTo(2);
+        assertThat(changed.get("left").intValue()).isZero();
+        JsonNode noor = lesson.answerOf("Noor Haddix", "q4");
+        assertThat(noor.get("comment").stringValue()).isEqualTo("Good. Say “which” stream. Go on.");
+        assertThat(noor.get("note").stringValue()).isEqualTo("mine");
+        assertThat(noor.at("/mark/points").stringValue()).as("the mark stays").isEqualTo("5");
+        assertThat(lesson.answerOf("Asa Quayle", "q4").get("comment").stringValue())
+                .isEqualTo("Well said.");
+        assertThat(lesson.teacher.get(path + "/said").ok().get("answers").intValue())
+                .isEqualTo(2);
+        Visitor other = Colleague.called(school, "Said nothing").visitor();
+        other.get(path + "/said").isRefused(404);
+        other.put(path + "/everywhere", Map.of("text", "x")).isRefused(404);
+        school.as("Noor Haddix").put(path + "/everywhere", Map.of("text", "x")).isRefused(403);
+    }
+
+    @Test
+    void what_was_overruled_or_read_again_by_a_colleague_stays_as_it_is(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Theirs stays theirs", "A")
+                .sits("Noor Haddix", null, null, null, "So.")
+                .sits("Lotte Marrin", null, null, null, "Thus.");
+        String kept = keep(lesson.teacher, "Which harbour?");
+        Map<String, Object> reading =
+                Map.of("levels", Map.of("c1", "1", "c2", "1"), "comment", "Which harbour?", "note", "", "hold", false);
+        lesson.reads("Noor Haddix", "q4", reading).ok();
+        lesson.reads("Lotte Marrin", "q4", reading).ok();
+        Visitor halvard = school.as("Halvard Quist");
+        JsonNode seen = lesson.answerOf("Noor Haddix", "q4");
+        Map<String, Object> theirs = new HashMap<>(reading);
+        theirs.put("saw", seen.get("saw").stringValue());
+        halvard.put(lesson.reading(seen, "q4", ""), theirs).ok();
+        JsonNode changed = lesson.teacher
+                .put("/api/comments/" + kept + "/everywhere", Map.of("text", "Name the harbour."))
+                .ok();
+        assertThat(changed.get("answers").intValue()).isEqualTo(1);
+        assertThat(lesson.answerOf("Noor Haddix", "q4").get("comment").stringValue())
+                .isEqualTo("Which harbour?");
+        assertThat(lesson.answerOf("Lotte Marrin", "q4").get("comment").stringValue())
+                .isEqualTo("Name the harbour.");
+    }
+
+    @Test
     void nobody_comes_to_a_colleagues_comments_and_none_is_empty_or_endless(Scholion.Running school) {
         Visitor reader = Colleague.called(school, "Owns").visitor();
         Visitor other = Colleague.called(school, "Looks").visitor();

@@ -176,6 +176,7 @@ class Demo implements ApplicationRunner {
             pages.draw(school.aud(), id, openItems("ropework").get(0));
             twice.agree(school, id, "C", openItems("ropework").get(0));
             twice.second(school, id, "C", openItems("ropework").get(0), this::forget);
+            twice.shareOut(school, id, openItems("ropework").get(0));
         });
     }
 

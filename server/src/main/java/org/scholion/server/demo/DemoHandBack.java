@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.scholion.server.comment.PaperComments;
 import org.scholion.server.handback.HandingBack;
 import org.scholion.server.handback.ResultPage;
 import org.scholion.server.handback.Sees;
@@ -22,13 +23,25 @@ class DemoHandBack {
             new ResultPage.Message("60", "Nearly. Look at variation and deviation before Friday."),
             new ResultPage.Message("0", "Come and see me: we look at it together."));
 
+    /** Of the whole paper, for the first of them. */
+    private static final List<String> SAID = List.of(
+            "A tidy chart, {given name}. Write the time beside each fix, then the rest follows by itself.",
+            "You know the method, {given name}; it is the sign of the deviation that costs you.");
+
     private final HandingBack handingBack;
+    private final PaperComments comments;
     private final StudentResults results;
     private final SchoolClock clock;
     private final EntityManager entities;
 
-    DemoHandBack(HandingBack handingBack, StudentResults results, SchoolClock clock, EntityManager entities) {
+    DemoHandBack(
+            HandingBack handingBack,
+            PaperComments comments,
+            StudentResults results,
+            SchoolClock clock,
+            EntityManager entities) {
         this.handingBack = handingBack;
+        this.comments = comments;
         this.results = results;
         this.clock = clock;
         this.entities = entities;
@@ -44,6 +57,9 @@ class DemoHandBack {
                             .filter(HandingBack.HandBackLine::ready)
                             .map(HandingBack.HandBackLine::attempt)
                             .toList();
+            for (int i = 0; i < SAID.size(); i++) {
+                comments.say(teacher, assessment, ready.get(i), new PaperComments.Own(SAID.get(i), ""));
+            }
             Sees sees = new Sees(true, true, true, true, false, true, true);
             handingBack.handBack(teacher, assessment, new HandingBack.HandBack(ready, sees, MESSAGES));
         });

@@ -13,6 +13,7 @@ import org.scholion.server.platform.Me;
 import org.scholion.server.read.AgreedExamples;
 import org.scholion.server.read.HintPlans;
 import org.scholion.server.read.KeptComments;
+import org.scholion.server.read.ReaderScopes;
 import org.scholion.server.read.Readings;
 import org.scholion.server.read.SecondReadings;
 import org.springframework.stereotype.Component;
@@ -35,18 +36,21 @@ class DemoReadings {
     private final KeptComments comments;
     private final HintPlans plans;
     private final AgreedExamples examples;
+    private final ReaderScopes scopes;
 
     DemoReadings(
             Readings readings,
             SecondReadings seconds,
             KeptComments comments,
             HintPlans plans,
-            AgreedExamples examples) {
+            AgreedExamples examples,
+            ReaderScopes scopes) {
         this.readings = readings;
         this.seconds = seconds;
         this.comments = comments;
         this.plans = plans;
         this.examples = examples;
+        this.scopes = scopes;
     }
 
     void keepComments(DemoSchool.School school) {
@@ -72,6 +76,16 @@ class DemoReadings {
                         a.answer(),
                         new AgreedExamples.AgreedChange(a.levels(), why),
                         true)));
+    }
+
+    /** Who reads beside the teachers reads one question only. */
+    void shareOut(DemoSchool.School school, UUID assessment, String item) {
+        scopes.readers(school.aud(), assessment)
+                .forEach(reader -> scopes.plan(
+                        school.aud(),
+                        assessment,
+                        reader.person(),
+                        new ReaderScopes.Scope(List.of(item), List.of(), 1, 1)));
     }
 
     /** Words of the trade are looked for in what is said of the stream in the harbour mouth. */

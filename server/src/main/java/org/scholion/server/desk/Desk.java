@@ -6,9 +6,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.server.access.Access;
@@ -19,6 +21,8 @@ import org.scholion.server.key.Assessments;
 import org.scholion.server.key.InUnit;
 import org.scholion.server.platform.Jobs;
 import org.scholion.server.platform.Me;
+import org.scholion.server.read.ReaderScopes;
+import org.scholion.server.read.Readings;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -40,6 +44,8 @@ class Desk {
     private final About about;
     private final Access access;
     private final Jobs jobs;
+    private final ReaderScopes scopes;
+    private final Readings readings;
     private final EntityManager entities;
     private final Clock clock;
 
@@ -52,6 +58,8 @@ class Desk {
             About about,
             Access access,
             Jobs jobs,
+            ReaderScopes scopes,
+            Readings readings,
             EntityManager entities,
             Clock clock) {
         this.counts = counts;
@@ -62,6 +70,8 @@ class Desk {
         this.about = about;
         this.access = access;
         this.jobs = jobs;
+        this.scopes = scopes;
+        this.readings = readings;
         this.entities = entities;
         this.clock = clock;
     }
@@ -204,6 +214,8 @@ class Desk {
 
     /** What waits in courses in which one reads without teaching them. */
     private List<Pile> toReadForOthers(Me me, @Nullable Long pace) {
+        Set<UUID> narrowed = scopes.narrowed(me);
+        Map<UUID, Map<UUID, Integer>> own = new HashMap<>();
         return entities.createQuery("""
                         select x.assessment, a.title, x.section, n.name, sum(s.unread), min(s.unreadSince)
                         from CourseReader r join AssessmentRow a on a.course = r.course
@@ -213,6 +225,11 @@ class Desk {
                         where r.person = :me group by x.assessment, a.title, x.section, n.name""", Unread.class)
                 .setParameter("me", me.id())
                 .getResultStream()
+                .map(u -> narrowed.contains(u.assessment())
+                        ? u.with(own.computeIfAbsent(u.assessment(), a -> readings.waiting(me, a))
+                                .getOrDefault(u.section(), 0))
+                        : u)
+                .filter(u -> u.count() > 0)
                 .map(u -> new Pile(
                         Work.READ,
                         (int) u.count(),
@@ -231,7 +248,11 @@ class Desk {
             UUID section,
             String sectionName,
             long count,
-            @Nullable Instant since) {}
+            @Nullable Instant since) {
+        Unread with(long other) {
+            return new Unread(assessment, title, section, sectionName, other, since);
+        }
+    }
 
     private static Pile pile(
             Work work, int count, LineCounts.SectionCounts c, @Nullable Instant since, @Nullable Long seconds) {

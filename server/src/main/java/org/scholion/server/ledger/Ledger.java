@@ -236,4 +236,25 @@ public class Ledger {
                         all.computeIfAbsent(m.attempt(), a -> new HashMap<>()).put(m.item(), m));
         return all;
     }
+
+    /** An answer of an attempt. */
+    public record Place(UUID attempt, String item) {}
+
+    /** Where a reading of somebody may say some words now; whether it is theirs is looked at by whoever asks. */
+    @Transactional(readOnly = true)
+    public List<Place> said(UUID reader, String words, int most) {
+        return entities.createQuery("""
+                        select m.attempt, m.item from MarkRow m
+                        where locate(:words, json_value(m.reading, '$.comment')) > 0
+                          and m.reading is not null
+                          and exists (select 1 from MarkRow own where own.person = :reader and own.attempt = m.attempt
+                            and own.item = m.item)
+                          and not exists (select 1 from MarkRow l where l.attempt = m.attempt and l.item = m.item
+                            and l.seq > m.seq)
+                        order by m.seq""", Place.class)
+                .setParameter("words", words)
+                .setParameter("reader", reader)
+                .setMaxResults(most)
+                .getResultList();
+    }
 }

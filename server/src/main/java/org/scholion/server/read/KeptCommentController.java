@@ -20,9 +20,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/comments")
 class KeptCommentController {
     private final KeptComments comments;
+    private final SaidEverywhere everywhere;
 
-    KeptCommentController(KeptComments comments) {
+    KeptCommentController(KeptComments comments, SaidEverywhere everywhere) {
         this.comments = comments;
+        this.everywhere = everywhere;
     }
 
     /** @param letter makes it a short mark, set by that key */
@@ -42,6 +44,19 @@ class KeptCommentController {
     KeptComments.CommentLine change(
             @AuthenticationPrincipal Me me, @PathVariable UUID comment, @RequestBody CommentWords words) {
         return comments.change(me, comment, words.text(), words.letter());
+    }
+
+    /** In how many answers one's own reading says it. */
+    @GetMapping("/{comment}/said")
+    SaidEverywhere.SaidIn said(@AuthenticationPrincipal Me me, @PathVariable UUID comment) {
+        return everywhere.saidIn(me, comment);
+    }
+
+    /** Says it otherwise, also in the answers in which it was said. */
+    @PutMapping("/{comment}/everywhere")
+    SaidEverywhere.ChangedIn changeEverywhere(
+            @AuthenticationPrincipal Me me, @PathVariable UUID comment, @RequestBody CommentWords words) {
+        return everywhere.change(me, comment, words.text(), words.letter());
     }
 
     @PostMapping("/{comment}/used")

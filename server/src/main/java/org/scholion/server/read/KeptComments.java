@@ -123,6 +123,12 @@ public class KeptComments {
         own(me, id).deletedAt = clock.instant();
     }
 
+    /** What it says. */
+    @Transactional(readOnly = true)
+    public String text(Me me, UUID id) {
+        return own(me, id).text;
+    }
+
     private KeptComment own(Me me, UUID id) {
         KeptComment one = entities.find(KeptComment.class, id);
         if (one == null || one.deletedAt != null || !one.owner.equals(me.id())) {

@@ -79,6 +79,15 @@ public class ReaderScopes {
         return row == null || access.may(me, Access.Action.WORK_ON_ASSESSMENT, assessment) ? Scope.ALL : scope(row);
     }
 
+    /** The assessments of which somebody was given some answers only. */
+    @Transactional(readOnly = true)
+    public Set<UUID> narrowed(Me me) {
+        return Set.copyOf(
+                entities.createQuery("select r.assessment from ReaderScopeRow r where r.person = :me", UUID.class)
+                        .setParameter("me", me.id())
+                        .getResultList());
+    }
+
     /** @throws Refused where somebody does not read this question at all */
     void requireItem(Me me, UUID assessment, String item) {
         if (!of(me, assessment).holds(item)) {
@@ -92,7 +101,7 @@ public class ReaderScopes {
 
     /** Who reads beside the teachers, by name. */
     @Transactional(readOnly = true)
-    List<ReaderView> readers(Me me, UUID assessment) {
+    public List<ReaderView> readers(Me me, UUID assessment) {
         access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
         Map<UUID, Scope> scopes = new HashMap<>();
         entities.createQuery("from ReaderScopeRow where assessment = :assessment", ReaderScopeRow.class)
@@ -105,7 +114,7 @@ public class ReaderScopes {
     }
 
     @Transactional
-    List<ReaderView> plan(Me me, UUID assessment, UUID person, Scope scope) {
+    public List<ReaderView> plan(Me me, UUID assessment, UUID person, Scope scope) {
         List<ReaderView> readers = readers(me, assessment);
         if (readers.stream().noneMatch(r -> r.person().equals(person))) {
             throw Refused.invalid("person", "This colleague reads nothing in this course. Add a reader to it first.");

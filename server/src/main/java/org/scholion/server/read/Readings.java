@@ -355,6 +355,21 @@ public class Readings {
                 .toList();
     }
 
+    /** How many answers of an assessment wait for this reader, by section. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Integer> waiting(Me me, UUID assessment) {
+        access.require(me, Access.Action.READ_ANSWERS, assessment);
+        MarkedPaper paper = papers.find(assessment, null).orElse(null);
+        Map<UUID, Integer> waiting = new HashMap<>();
+        if (paper != null) {
+            given(paper, openItems(paper.edition()), scopes.of(me, assessment)).values().stream()
+                    .flatMap(List::stream)
+                    .filter(Given::unread)
+                    .forEach(g -> waiting.merge(g.attempt().section(), 1, Integer::sum));
+        }
+        return waiting;
+    }
+
     /** The answers to one question in their usual order. */
     List<Given> usual(Me me, UUID assessment, @Nullable UUID section, OpenItem item, boolean names) {
         List<Given> given = papers.find(assessment, section)

@@ -50,17 +50,7 @@ class BesideTest {
                         .booleanValue())
                 .isFalse();
         lesson.reads("Asa Quayle", "q4", READ).ok();
-        String student = "";
-        for (JsonNode row : lesson.teacher.get(lesson.path("/collect")).ok().get("rows")) {
-            student = row.get("family").stringValue().equals("Quayle")
-                    ? row.get("student").stringValue()
-                    : student;
-        }
-        lesson.teacher
-                .put(
-                        "/api/sittings/" + lesson.sitting() + "/different",
-                        Map.of("students", List.of(student), "percent", 100, "more", 0, "note", "", "attempts", 1))
-                .ok();
+        lesson.oneMoreFor("Quayle").ok();
         Visitor asa = school.as("Asa Quayle");
         String second = asa.post("/api/student/sittings/" + lesson.sitting() + "/attempt", Map.of("another", true))
                 .ok()

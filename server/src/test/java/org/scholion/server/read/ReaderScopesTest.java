@@ -64,6 +64,14 @@ class ReaderScopesTest {
                         .at("/questions/0/unread")
                         .intValue())
                 .isEqualTo(1);
+        assertThat(visitor.get("/api/desk")
+                        .ok()
+                        .get("piles")
+                        .valueStream()
+                        .filter(p -> p.get("assessment").stringValue().equals(lesson.id))
+                        .map(p -> p.get("section").stringValue()))
+                .as("the Desk counts what is theirs")
+                .containsExactly(lesson.section("A"));
         String place = lesson.path("/readings/q4/" + other.get("answer").stringValue());
         visitor.put(
                         place,

@@ -181,6 +181,22 @@ public final class Lesson {
                 "/api/student/attempts/" + attempt + "/answers/" + item, Map.of("answer", answer, "flagged", false));
     }
 
+    /** Lets a student, by family name, take it once more. */
+    public Visitor.Reply oneMoreFor(String family) {
+        String student = teacher.get(path("/collect"))
+                .ok()
+                .get("rows")
+                .valueStream()
+                .filter(row -> row.get("family").stringValue().equals(family))
+                .findFirst()
+                .orElseThrow()
+                .get("student")
+                .stringValue();
+        return teacher.put(
+                "/api/sittings/" + sitting() + "/different",
+                Map.of("students", List.of(student), "percent", 100, "more", 0, "note", "", "attempts", 1));
+    }
+
     public String title() {
         return teacher.get(path("")).ok().get("title").stringValue();
     }
