@@ -4,6 +4,7 @@ import jakarta.persistence.EntityManager;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.scholion.server.comment.PaperComments;
 import org.scholion.server.handback.HandingBack;
@@ -23,9 +24,11 @@ class DemoHandBack {
             new ResultPage.Message("60", "Nearly. Look at variation and deviation before Friday."),
             new ResultPage.Message("0", "Come and see me: we look at it together."));
 
-    /** Of the whole paper, for the first of them. */
-    private static final List<String> SAID = List.of(
+    /** Of the whole paper, for some of them. */
+    private static final Map<String, String> SAID = Map.of(
+            "Wanda Ambler",
             "A tidy chart, {given name}. Write the time beside each fix, then the rest follows by itself.",
+            "Noor Haddix",
             "You know the method, {given name}; it is the sign of the deviation that costs you.");
 
     private final HandingBack handingBack;
@@ -49,19 +52,24 @@ class DemoHandBack {
 
     void chartwork(Me teacher, UUID assessment, UUID section, Instant at, Instant now) {
         clock.at(at, () -> {
-            List<UUID> ready =
+            List<HandingBack.HandBackLine> ready =
                     handingBack
                             .of(teacher, assessment, new HandingBack.Looking(section, null, null))
                             .students()
                             .stream()
                             .filter(HandingBack.HandBackLine::ready)
-                            .map(HandingBack.HandBackLine::attempt)
                             .toList();
-            for (int i = 0; i < SAID.size(); i++) {
-                comments.say(teacher, assessment, ready.get(i), new PaperComments.Own(SAID.get(i), ""));
-            }
+            ready.stream()
+                    .filter(line -> SAID.containsKey(line.name()))
+                    .forEach(line -> comments.say(
+                            teacher,
+                            assessment,
+                            line.attempt(),
+                            new PaperComments.Own(SAID.getOrDefault(line.name(), ""), "")));
+            List<UUID> attempts =
+                    ready.stream().map(HandingBack.HandBackLine::attempt).toList();
             Sees sees = new Sees(true, true, true, true, false, true, true);
-            handingBack.handBack(teacher, assessment, new HandingBack.HandBack(ready, sees, MESSAGES));
+            handingBack.handBack(teacher, assessment, new HandingBack.HandBack(attempts, sees, MESSAGES));
         });
         List<Me> students = students(assessment);
         for (int i = 0; i < students.size(); i++) {

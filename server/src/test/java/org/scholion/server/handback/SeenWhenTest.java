@@ -70,6 +70,26 @@ class SeenWhenTest {
     }
 
     @Test
+    void what_is_said_of_the_whole_paper_is_not_seen_while_marks_are_open(Scholion.Running school) {
+        Lesson lesson = Lesson.given(school, "Still at it", "A")
+                .sits("Lotte Marrin", List.of("b"), "bowline", "10", "Because.");
+        set(lesson, Map.of("score", "AT_HAND_IN", "notes", "AT_HAND_IN"), null).ok();
+        JsonNode answer = lesson.answerOf("Lotte Marrin", "q4");
+        lesson.teacher
+                .put(
+                        lesson.path("/readings/q4/" + answer.get("answer").stringValue() + "/paper?names=true"),
+                        Map.of("text", "A calm passage."))
+                .ok();
+        assertThat(early(school, lesson).toString()).doesNotContain("A calm passage.");
+        lesson.reads(
+                        "Lotte Marrin",
+                        "q4",
+                        Map.of("levels", Map.of("c1", "1", "c2", "1"), "comment", "", "note", "", "hold", false))
+                .ok();
+        assertThat(early(school, lesson).at("/said/0/text").stringValue()).isEqualTo("A calm passage.");
+    }
+
+    @Test
     void from_a_date_means_from_that_moment_on(Scholion.Running school) {
         Lesson lesson = handedIn(school, "From a date");
         assertThat(set(lesson, Map.of("marks", "FROM_DATE"), null)
