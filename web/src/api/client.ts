@@ -2,6 +2,7 @@ import createClient, { type Middleware } from "openapi-fetch";
 import { connection } from "./connection";
 import { answered, isOnce, keyOf } from "./once";
 import type { components, paths } from "./schema";
+import { isUntouched } from "./untouched";
 
 export type Schemas = components["schemas"];
 
@@ -28,7 +29,10 @@ function forgeryToken(): string {
 const bodies = new WeakMap<Request, string>();
 
 const headers: Middleware = {
-  async onRequest({ request }) {
+  async onRequest({ request, schemaPath }) {
+    if (isUntouched(schemaPath)) {
+      request.headers.set("X-Untouched", "true");
+    }
     if (request.method !== "GET") {
       request.headers.set("X-XSRF-TOKEN", forgeryToken());
     }

@@ -62,7 +62,7 @@ class UndoTest {
             aud.sees("A new decision takes its place.").press("0").sees("2 students go down");
             aud.isAccessible("Settle, decided differently").press(Keys.ENTER).sees("0 credit");
             aud.open("/a/" + lesson.id + "/key?item=q2")
-                    .sees("Decided in Settle")
+                    .sees("Decided since it was given out")
                     .sees("0 credit");
             aud.isAccessible("Key with a decision").hasNoErrors();
         }

@@ -141,6 +141,15 @@ class DoorsTest {
             idle.visitor().get("/api/desk").ok();
             age(db, idle, "seen_at", Duration.ofMinutes(31));
             idle.visitor().get("/api/desk").isRefused(401);
+            Colleague away = Colleague.called(school, "Away");
+            age(db, away, "seen_at", Duration.ofMinutes(29));
+            away.visitor().withHeader("X-Untouched", "true").get("/api/desk").ok();
+            age(db, away, "seen_at", Duration.ofMinutes(2));
+            String seen = seen(db, away);
+            away.visitor().get("/api/desk").ok();
+            assertThat(seen(db, away))
+                    .as("a page that asks by itself is nothing that somebody does")
+                    .isEqualTo(seen);
             Colleague busy = Colleague.called(school, "Busy");
             age(db, busy, "made_at", Duration.ofMinutes(119));
             busy.visitor().get("/api/desk").ok();
@@ -149,6 +158,13 @@ class DoorsTest {
         } finally {
             berit.put("/api/school/limits", before).ok();
         }
+    }
+
+    private static String seen(JdbcClient db, Colleague who) {
+        return db.sql("select max(seen_at)::text from sign_in where person_id = cast(? as uuid)")
+                .param(who.id())
+                .query(String.class)
+                .single();
     }
 
     private static void age(JdbcClient db, Colleague who, String column, Duration ago) {

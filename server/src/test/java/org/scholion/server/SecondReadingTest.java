@@ -100,6 +100,9 @@ class SecondReadingTest {
         assertThat(points(lesson)).isEqualTo("3.5");
         assertThat(lesson.mark("Noor Haddix", "q4").get("because").stringValue())
                 .isEqualTo("mean of two readings: 5 and 2 of 5 points");
+        assertThat(lesson.mark("Noor Haddix", "q4").get("who").stringValue())
+                .as("both decided")
+                .startsWith("Aud Meller, Second ");
         JsonNode seen = answer(lesson, second, "The level falls.");
         assertThat(seen.get("levels").get("c2").stringValue()).isEqualTo("0");
         assertThat(seen.get("second").get("others").get(0).get("name").stringValue())
@@ -269,6 +272,9 @@ class SecondReadingTest {
         assertThat(view(lesson, second, "&level=c1:0").get("found").intValue()).isEqualTo(1);
         assertThat(view(lesson, lesson.teacher, "&level=c1:1").get("found").intValue())
                 .isEqualTo(1);
+        assertThat(lesson.mark("Noor Haddix", "q4").get("who").stringValue())
+                .as("whose reading counts, and not who read last")
+                .isEqualTo("Aud Meller");
         JsonNode other = answer(lesson, lesson.teacher, "Because of the moon.");
         Map<String, Object> held = new HashMap<>(Map.of("levels", Map.of(), "comment", "", "note", "", "hold", true));
         held.put("saw", other.get("saw").stringValue());

@@ -1,6 +1,8 @@
 package org.scholion.core.rubric;
 
 import java.util.List;
+import java.util.Objects;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.Faulty;
 import org.scholion.core.item.OpenItem;
@@ -34,31 +36,64 @@ public record Resolving(Way way, @Nullable Fraction apart) {
      * in {@link State#READ}. Without a need for a third reading, two that lie close together count with their mean.
      */
     public Mark of(OpenItem item, List<Reading> readings) {
-        List<Mark> marks = readings.stream()
-                .map(r -> r.markOf(item))
-                .filter(m -> m.state() == State.SCORED)
-                .toList();
-        int needed = way == Way.FIRST ? 1 : 2;
-        if (marks.size() < needed) {
-            return Mark.unread(Reason.of(Code.OPEN_WAITS));
+        List<Mark> marks = readings.stream().map(r -> r.markOf(item)).toList();
+        List<Integer> counting = counting(item, marks);
+        if (counting.size() == 2) {
+            return mean(item, marks.get(counting.get(0)), marks.get(counting.get(1)));
         }
+        if (counting.size() == 1) {
+            return marks.get(counting.get(0));
+        }
+        List<Mark> complete = complete(marks).stream().map(marks::get).toList();
+        return way == Way.THIRD && complete.size() == 2
+                ? Mark.unread(Reason.of(Code.OPEN_APART)
+                        .with("apart", between(item, complete.get(0), complete.get(1)))
+                        .with("allowed", Objects.requireNonNull(apart)))
+                : Mark.unread(Reason.of(Code.OPEN_WAITS));
+    }
+
+    /**
+     * Which of the readings count, by their places: none while the mark waits, one, or two of which the mean counts.
+     *
+     * @param readings in the order in which they were made
+     */
+    public List<Integer> countingOf(OpenItem item, List<Reading> readings) {
+        return counting(item, readings.stream().map(r -> r.markOf(item)).toList());
+    }
+
+    private List<Integer> counting(OpenItem item, List<Mark> marks) {
+        List<Integer> complete = complete(marks);
+        if (complete.size() < (way == Way.FIRST ? 1 : 2)) {
+            return List.of();
+        }
+        int first = complete.get(0);
+        if (way == Way.FIRST) {
+            return List.of(first);
+        }
+        int second = complete.get(1);
+        List<Integer> both = List.of(first, second);
         return switch (way) {
-            case FIRST -> marks.get(0);
-            case HIGHER -> marks.get(0).credit().compareTo(marks.get(1).credit()) >= 0 ? marks.get(0) : marks.get(1);
-            case MEAN -> mean(item, marks.get(0), marks.get(1));
-            case THIRD -> third(item, marks);
+            case FIRST, MEAN -> both;
+            case HIGHER ->
+                List.of(marks.get(first).credit().compareTo(marks.get(second).credit()) >= 0 ? first : second);
+            case THIRD -> {
+                boolean isNear = apart == null
+                        || between(item, marks.get(first), marks.get(second)).compareTo(apart) <= 0;
+                yield isNear ? both : complete.size() > 2 ? List.of(complete.get(2)) : List.of();
+            }
         };
     }
 
-    private Mark third(OpenItem item, List<Mark> marks) {
-        Fraction between =
-                marks.get(0).credit().minus(marks.get(1).credit()).abs().times(item.points());
-        if (apart == null || between.compareTo(apart) <= 0) {
-            return mean(item, marks.get(0), marks.get(1));
-        }
-        return marks.size() > 2
-                ? marks.get(2)
-                : Mark.unread(Reason.of(Code.OPEN_APART).with("apart", between).with("allowed", apart));
+    private static List<Integer> complete(List<Mark> marks) {
+        return IntStream.range(0, marks.size())
+                .filter(i -> marks.get(i).state() == State.SCORED)
+                .boxed()
+                .toList();
+    }
+
+    /** In points. */
+    private static Fraction between(OpenItem item, Mark a, Mark b) {
+        return a.credit().minus(b.credit()).abs().times(item.points());
     }
 
     private static Mark mean(OpenItem item, Mark a, Mark b) {

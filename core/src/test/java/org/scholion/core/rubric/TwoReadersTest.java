@@ -97,6 +97,27 @@ class TwoReadersTest {
     }
 
     @Test
+    void which_readings_count_is_told_by_their_places_and_those_that_are_not_complete_are_passed_over() {
+        Reading open = new Reading(Map.of(), null);
+        List<Reading> some = List.of(open, reading("0"), reading("2"), reading("1"));
+        assertThat(new Resolving(Resolving.Way.FIRST, null).countingOf(OPEN, some))
+                .containsExactly(1);
+        assertThat(new Resolving(Resolving.Way.MEAN, null).countingOf(OPEN, some))
+                .containsExactly(1, 2);
+        assertThat(new Resolving(Resolving.Way.HIGHER, null).countingOf(OPEN, some))
+                .containsExactly(2);
+        assertThat(new Resolving(Resolving.Way.HIGHER, null).countingOf(OPEN, List.of(reading("1"), reading("1"))))
+                .as("of two that are equal, the first")
+                .containsExactly(0);
+        Resolving third = new Resolving(Resolving.Way.THIRD, Fraction.of(3));
+        assertThat(third.countingOf(OPEN, some)).containsExactly(3);
+        assertThat(third.countingOf(OPEN, some.subList(0, 3))).isEmpty();
+        assertThat(new Resolving(Resolving.Way.THIRD, Fraction.of(4)).countingOf(OPEN, some))
+                .containsExactly(1, 2);
+        assertThat(third.countingOf(OPEN, List.of(reading("1")))).isEmpty();
+    }
+
+    @Test
     void until_enough_readings_are_complete_the_mark_waits() {
         assertThat(new Resolving(Resolving.Way.MEAN, null)
                         .of(OPEN, List.of(reading("1")))

@@ -47,11 +47,18 @@ public record MarkView(
                 item.points().toExact(),
                 by(m.mark(), m.byPerson()),
                 Words.english(m.mark().reason()),
-                m.personName(),
+                who(item, m),
                 m.edition(),
                 m.at(),
                 item instanceof OpenItem open ? Mastery.of(open, m.mark()).orElse(null) : null,
                 m.takenBack() == null ? null : m.takenBack().byName());
+    }
+
+    /** Where two read, whose reading counts, and not who saved last. */
+    private static @Nullable String who(Item item, LedgerMark m) {
+        return item instanceof OpenItem open && !ByHand.isOverruled(m)
+                ? ReadTwice.in(m).flatMap(t -> t.whoCounts(open)).orElse(m.personName())
+                : m.personName();
     }
 
     private static By by(Mark mark, boolean person) {

@@ -146,6 +146,20 @@ public record ReadTwice(Resolving rule, List<ByReader> readings) {
                         .toList());
     }
 
+    /** Who made the readings that count, in words; nobody while it waits. */
+    Optional<String> whoCounts(OpenItem item) {
+        List<ByReader> complete =
+                readings.stream().filter(r -> r.isComplete(item)).toList();
+        return rule
+                .countingOf(
+                        item,
+                        complete.stream().map(r -> r.reading().under(item)).toList())
+                .stream()
+                .map(i -> complete.get(i).name())
+                .distinct()
+                .reduce((a, b) -> a + ", " + b);
+    }
+
     /** Whether two complete readings wait for a third. */
     public boolean isApart(OpenItem item) {
         return readings.stream().filter(r -> r.isComplete(item)).count() == 2

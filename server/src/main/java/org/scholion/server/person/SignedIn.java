@@ -42,6 +42,9 @@ class SignedIn implements SecurityContextRepository, SignIns {
     /** That somebody is still there is noted so often and no more. */
     private static final Duration NOTED = Duration.ofMinutes(1);
 
+    /** A page that asks again by itself says so: that is nothing that somebody does. */
+    private static final String UNTOUCHED = "X-Untouched";
+
     /** What is longer over than any school allows. */
     private static final Duration FORGOTTEN = Duration.ofDays(31);
 
@@ -109,7 +112,8 @@ class SignedIn implements SecurityContextRepository, SignIns {
         Instant now = clock.instant();
         Token.of(request)
                 .ifPresent(token -> find(token).filter(f -> !f.isOver(now)).ifPresent(f -> {
-                    if (now.isAfter(f.seenAt().plus(NOTED))) {
+                    boolean untouched = request.getHeader(UNTOUCHED) != null;
+                    if (!untouched && now.isAfter(f.seenAt().plus(NOTED))) {
                         seen(token, now);
                     }
                     context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
