@@ -66,22 +66,17 @@ public record Resolving(Way way, @Nullable Fraction apart) {
         if (complete.size() < (way == Way.FIRST ? 1 : 2)) {
             return List.of();
         }
-        int first = complete.get(0);
         if (way == Way.FIRST) {
-            return List.of(first);
+            return complete.subList(0, 1);
         }
-        int second = complete.get(1);
-        List<Integer> both = List.of(first, second);
-        return switch (way) {
-            case FIRST, MEAN -> both;
-            case HIGHER ->
-                List.of(marks.get(first).credit().compareTo(marks.get(second).credit()) >= 0 ? first : second);
-            case THIRD -> {
-                boolean isNear = apart == null
-                        || between(item, marks.get(first), marks.get(second)).compareTo(apart) <= 0;
-                yield isNear ? both : complete.size() > 2 ? List.of(complete.get(2)) : List.of();
-            }
-        };
+        Mark first = marks.get(complete.get(0));
+        Mark second = marks.get(complete.get(1));
+        if (way == Way.HIGHER) {
+            int higher = first.credit().compareTo(second.credit()) >= 0 ? 0 : 1;
+            return complete.subList(higher, higher + 1);
+        }
+        boolean isNear = apart == null || between(item, first, second).compareTo(apart) <= 0;
+        return isNear ? complete.subList(0, 2) : complete.subList(2, Math.min(3, complete.size()));
     }
 
     private static List<Integer> complete(List<Mark> marks) {

@@ -78,8 +78,10 @@ public class Learned {
         Map<Integer, Map<String, Editions.ItemThen>> all = new HashMap<>();
         Map<String, Editions.ItemThen> before = Map.of();
         List<Taught> now = List.of();
+        List<Taught> atFirst = List.of();
         for (Editions.ItemThen then : editions.ofItem(assessment, item)) {
             now = taught(then);
+            atFirst = then.number() == 1 ? now : atFirst;
             // An edition that repeats an earlier one taught nothing itself.
             Map<String, Editions.ItemThen> known =
                     then.undoes() == null ? before : all.getOrDefault(then.undoes(), before);
@@ -91,7 +93,8 @@ public class Learned {
         List<Lesson> lessons = new ArrayList<>();
         for (Taught t : now) {
             Editions.ItemThen then = before.get(t.id());
-            if (then != null && then.number() > 1) {
+            // Slips as they were at first are what was taken back, and no lesson.
+            if (then != null && then.number() > 1 && !(t.what() == What.SLIPS && atFirst.contains(t))) {
                 lessons.add(t.by(then));
             }
         }
