@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import type { Schemas } from "../../../api/client";
-import { Check, Count } from "../../../parts/Field";
+import { Choose } from "../../../parts/Choose";
+import { Check } from "../../../parts/Field";
 import { Trouble } from "../../../parts/States";
 import { t } from "../../../text";
 import { useHeader } from "../../Assessment";
@@ -80,27 +81,30 @@ function OneReader({
           onChoose={(chosen) => onScope({ ...scope, sections: chosen })}
         />
       )}
-      <p className="mt-1 flex flex-wrap items-end gap-2">
-        <Count
-          label={t("Share")}
-          value={scope.part}
-          className="w-20"
-          onChange={(n) => onScope({ ...scope, part: Math.min(scope.parts, Math.max(1, n ?? 1)) })}
+      <div className="mt-1 flex flex-wrap items-end gap-2">
+        <Choose
+          label={t("Shared among")}
+          value={String(scope.parts)}
+          options={upTo(MOST_PARTS)}
+          onChange={(n) => onScope({ ...scope, parts: Number(n), part: Math.min(scope.part, Number(n)) })}
         />
-        <Count
-          label={t("of about equal shares")}
-          value={scope.parts}
-          className="w-28"
-          onChange={(n) => {
-            const parts = Math.min(20, Math.max(1, n ?? 1));
-            onScope({ ...scope, parts, part: Math.min(scope.part, parts) });
-          }}
-        />
-      </p>
+        {scope.parts > 1 && (
+          <Choose
+            label={t("share, all about equal")}
+            value={String(scope.part)}
+            options={upTo(scope.parts)}
+            onChange={(n) => onScope({ ...scope, part: Number(n) })}
+          />
+        )}
+      </div>
       <p className="mt-1 text-soft">{inWords(scope, questions.length)}</p>
     </fieldset>
   );
 }
+
+const MOST_PARTS = 20;
+const upTo = (n: number): [string, string][] =>
+  Array.from({ length: n }, (_, i) => [String(i + 1), String(i + 1)]);
 
 /** Some of a few; with all of them chosen it is as with none: whatever comes later is among them. */
 function Some({

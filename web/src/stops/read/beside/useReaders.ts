@@ -21,7 +21,13 @@ export function useReaders(assessment: string) {
           body: scope,
         }),
       ),
-    onSuccess: (readers) => client.setQueryData(key, readers),
+    // Shown at once: the next change goes by it.
+    onMutate: ({ person, scope }) => {
+      client.setQueryData<ReaderView[]>(key, (before) =>
+        before?.map((r) => (r.person === person ? { ...r, scope } : r)),
+      );
+    },
+    onError: () => client.invalidateQueries({ queryKey: key }),
   });
   return { readers: query.data ?? [], plan, error: query.error ?? plan.error };
 }

@@ -63,7 +63,9 @@ class KeptCommentsTest {
                                     "levels",
                                     Map.of("c1", "1", "c2", "1"),
                                     "comment",
-                                    name.startsWith("Asa") ? "Well said." : "Good. Name the stream. Go on.",
+                                    name.startsWith("Asa")
+                                            ? "Rename the stream. Name the stream.s"
+                                            : "Good. Name the stream. Go on.",
                                     "note",
                                     "mine",
                                     "hold",
@@ -83,7 +85,8 @@ class KeptCommentsTest {
         assertThat(noor.get("note").stringValue()).isEqualTo("mine");
         assertThat(noor.at("/mark/points").stringValue()).as("the mark stays").isEqualTo("5");
         assertThat(lesson.answerOf("Asa Quayle", "q4").get("comment").stringValue())
-                .isEqualTo("Well said.");
+                .as("within other words it is not said")
+                .isEqualTo("Rename the stream. Name the stream.s");
         assertThat(lesson.teacher.get(path + "/said").ok().get("answers").intValue())
                 .isEqualTo(2);
         Visitor other = Colleague.called(school, "Said nothing").visitor();

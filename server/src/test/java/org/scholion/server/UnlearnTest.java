@@ -10,6 +10,7 @@ import org.scholion.server.ledger.Standings;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Each decision that a key was taught stands by itself, and is taken back while those after it stay. */
 @ExtendWith(Scholion.class)
@@ -103,6 +104,32 @@ class UnlearnTest {
                 .ok();
         assertThat(state(lesson, "Tamsin Orrel", "q3")).isEqualTo("settle");
         assertThat(learned(lesson, "q3")).isEmpty();
+
+        ObjectNode strict = lesson.teacher
+                .get(lesson.path("/key"))
+                .ok()
+                .get("definition")
+                .deepCopy()
+                .asObject();
+        strict.get("items").get(1).asObject().put("spelling", "none");
+        lesson.teacher
+                .post(lesson.path("/editions"), lesson.change(strict, "no slips"))
+                .ok();
+        JsonNode slips = learned(lesson, "q2").get(0);
+        assertThat(slips.at("/lesson/what").stringValue()).isEqualTo("SLIPS");
+        assertThat(slips.at("/lesson/shown").stringValue()).isEqualTo("none");
+        lesson.teacher
+                .post(lesson.path("/doubts/unlearn"), unlearn(slips, "q2"))
+                .ok();
+        assertThat(lesson.teacher
+                        .get(lesson.path("/key"))
+                        .ok()
+                        .at("/definition/items/1/spelling")
+                        .stringValue())
+                .isEqualTo("length");
+        assertThat(learned(lesson, "q2"))
+                .as("slips as they were at first are no decision")
+                .isEmpty();
 
         JsonNode key =
                 lesson.teacher.get(lesson.path("/doubts/learned?item=nothing")).ok();

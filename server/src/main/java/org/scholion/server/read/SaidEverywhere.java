@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.OpenItem;
 import org.scholion.core.rubric.Resolving;
@@ -66,6 +68,8 @@ class SaidEverywhere {
         String before = comments.text(me, comment);
         List<Saying> all = saying(me, before);
         KeptComments.CommentLine line = comments.change(me, comment, text, letter);
+        Matcher said = said(before).matcher("");
+        String now = Matcher.quoteReplacement(line.text());
         int left = 0;
         for (Saying one : all) {
             try {
@@ -74,7 +78,7 @@ class SaidEverywhere {
                         one.attempt().assessment(),
                         one.read().answer(),
                         one.read().item(),
-                        one.with(one.read().comment().replace(before, line.text())),
+                        one.with(said.reset(one.read().comment()).replaceAll(now)),
                         false);
             } catch (Refused refused) {
                 left++;
@@ -99,13 +103,19 @@ class SaidEverywhere {
         }
     }
 
+    /** By itself: "Good" is not said in "Goodness". */
+    private static Pattern said(String words) {
+        return Pattern.compile("(?<![\\p{L}\\p{N}])" + Pattern.quote(words) + "(?![\\p{L}\\p{N}])");
+    }
+
     /** Where one's own reading stands and says it. */
     private List<Saying> saying(Me me, String words) {
+        Matcher said = said(words).matcher("");
         List<Saying> all = new ArrayList<>();
         for (Ledger.Place place : ledger.said(me.id(), words, MOST)) {
             if (access.may(me, Access.Action.READ_ATTEMPT, place.attempt())) {
                 saying(me, place)
-                        .filter(s -> s.read().comment().contains(words))
+                        .filter(s -> said.reset(s.read().comment()).find())
                         .ifPresent(all::add);
             }
         }
