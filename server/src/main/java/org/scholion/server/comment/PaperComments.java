@@ -20,10 +20,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class PaperComments {
     private static final int LONGEST = 5_000;
 
+    private static final String IS_LAST = """
+            not exists (select 1 from PaperCommentRow l where l.attempt = c.attempt and l.person = c.person
+              and (l.at > c.at or l.at = c.at and l.id > c.id)) and\s""";
+
     private static final String LAST = """
             select c.attempt, c.person, p.name, c.text, c.id, c.at from PaperCommentRow c join Person p on p.id = c.person
-            where not exists (select 1 from PaperCommentRow l where l.attempt = c.attempt and l.person = c.person
-              and (l.at > c.at or l.at = c.at and l.id > c.id)) and\s""";
+            where\s""" + IS_LAST;
 
     private final EntityManager entities;
     private final Ids ids;
@@ -49,6 +52,26 @@ public class PaperComments {
     public Map<UUID, List<Said>> ofAttempt(UUID attempt) {
         return standing("c.attempt = :of", attempt).stream().collect(Collectors.groupingBy(Said::attempt));
     }
+
+    /** Something short by attempt that is another one as soon as something else is said; none where nothing is. */
+    @Transactional(readOnly = true)
+    public Map<UUID, String> stamps(UUID assessment) {
+        return entities.createQuery(
+                        "select c.attempt, c.id from PaperCommentRow c where " + IS_LAST
+                                + "c.assessment = :of and c.text <> '' order by c.at, c.id",
+                        Stamp.class)
+                .setParameter("of", assessment)
+                .getResultStream()
+                .collect(Collectors.groupingBy(
+                        Stamp::attempt, Collectors.mapping(s -> s.id().toString(), Collectors.joining(","))));
+    }
+
+    /** The same of what stands on one paper. */
+    public static String stamp(List<Said> said) {
+        return said.stream().map(s -> s.id().toString()).collect(Collectors.joining(","));
+    }
+
+    record Stamp(UUID attempt, UUID id) {}
 
     private List<Said> standing(String which, UUID of) {
         return last(which, of)

@@ -12,7 +12,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.scholion.formats.json.Json;
 import org.scholion.server.comment.PaperComments;
@@ -123,8 +122,7 @@ class Changes {
     }
 
     /** What a result of this attempt is made of: while it is the same, so are the facts. */
-    static String madeOf(
-            Edition edition, Marked m, @Nullable Map<String, String> drawn, @Nullable List<PaperComments.Said> said) {
+    static String madeOf(Edition edition, Marked m, @Nullable Map<String, String> drawn, @Nullable String said) {
         var s = m.standing();
         String made = String.join(
                 "/",
@@ -138,14 +136,11 @@ class Changes {
                 String.valueOf(s.provisional()),
                 String.valueOf(s.awaitsCurve()));
         String withDrawn = drawn == null ? made : made + "/" + new TreeMap<>(drawn);
-        return said == null
-                ? withDrawn
-                : withDrawn + "/"
-                        + said.stream().map(one -> one.id().toString()).collect(Collectors.joining(","));
+        return said == null ? withDrawn : withDrawn + "/" + said;
     }
 
     /** What readers drew and said on the papers of an assessment. */
-    private record Stamps(Map<UUID, Map<String, String>> drawn, Map<UUID, List<PaperComments.Said>> said) {
+    private record Stamps(Map<UUID, Map<String, String>> drawn, Map<UUID, String> said) {
         String madeOf(Edition edition, Marked m) {
             UUID id = m.attempt().id();
             return Changes.madeOf(edition, m, drawn.get(id), said.get(id));
@@ -153,7 +148,7 @@ class Changes {
     }
 
     private Stamps stamps(UUID assessment) {
-        return new Stamps(drawn.stamps(assessment), comments.ofAssessment(assessment));
+        return new Stamps(drawn.stamps(assessment), comments.stamps(assessment));
     }
 
     /** Of all attempts of a paper. Where very many are to be compared, that is begun, and they are unknown till then. */

@@ -445,11 +445,7 @@ public class HandingBack {
                         attempt,
                         result,
                         wanted,
-                        Changes.madeOf(
-                                latest,
-                                m,
-                                common.drawn().get(attempt.id()),
-                                common.said().get(attempt.id())));
+                        Changes.madeOf(latest, m, common.drawn().get(attempt.id()), common.saidInShort(attempt.id())));
                 if (!row.hash.equals(last.get(attempt.id()))) {
                     entities.persist(row);
                     rows.add(row);

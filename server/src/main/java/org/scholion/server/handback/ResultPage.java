@@ -80,7 +80,15 @@ public class ResultPage {
             SingletonSupplier<OnStandards> standards,
             ClassFigures classes,
             Map<UUID, Map<String, String>> drawn,
-            Map<UUID, List<PaperComments.Said>> said) {}
+            Map<UUID, List<PaperComments.Said>> said) {
+
+        /** By which it is seen whether something else is said of a paper now; null where nothing is. */
+        @Nullable
+        String saidInShort(UUID attempt) {
+            List<PaperComments.Said> own = said.get(attempt);
+            return own == null ? null : PaperComments.stamp(own);
+        }
+    }
 
     @Transactional(readOnly = true)
     Common common(Edition edition) {
