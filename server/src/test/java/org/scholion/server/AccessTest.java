@@ -238,6 +238,9 @@ class AccessTest {
         if (path.endsWith("/reached")) {
             return Map.of("item", "q1");
         }
+        if (path.contains("/examine/remedies")) {
+            return Map.of("what", "DROP", "item", "q1", "edition", 1);
+        }
         Map<String, Object> sees = Map.of("score", true, "marks", true, "answers", true, "notes", true, "keys", true);
         if (path.endsWith("/api/assessments")) {
             return Map.of("course", ids.get("course"), "title", "Mine now");

@@ -4,12 +4,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.scholion.core.number.Fraction;
+import org.scholion.core.standard.Wilson;
 
 /**
  * What the answers tell about one item.
  *
  * @param n attempts
  * @param difficulty mean score as a share of the points, a blank counting 0 (the facility of the textbooks)
+ * @param low lower end of Wilson's 95 % interval of the difficulty, with the attempts as trials; {@code high} the upper
+ * @param thirds the mean share of the points in the upper, middle and lower third by total
  * @param itemRest Pearson's r of the item's score with the rest of the total
  * @param upperLower mean share of the points in the upper 27 % by total less that in the lower 27 %
  * @param alphaWithout reliability of the other items
@@ -21,6 +24,9 @@ public record ItemMeasures(
         String item,
         int n,
         Figure difficulty,
+        Figure low,
+        Figure high,
+        Thirds thirds,
         Figure itemRest,
         Figure upperLower,
         Figure alphaWithout,
@@ -37,7 +43,8 @@ public record ItemMeasures(
     /** An item without figures, and why. */
     public static ItemMeasures none(String item, String why) {
         Figure none = Figure.undefined(why);
-        return new ItemMeasures(item, 0, none, none, none, none, none, none, List.of());
+        return new ItemMeasures(
+                item, 0, none, none, none, Thirds.missing(why), none, none, none, none, none, List.of());
     }
 
     /** The measures of every item, in the order of the scores. Items are counted side by side. */
@@ -57,10 +64,16 @@ public record ItemMeasures(
     private static ItemMeasures one(Scores scores, Paper paper, int j, int unreached) {
         Tally tally = paper.tally(j);
         int n = scores.attempts();
+        Figure difficulty = difficulty(tally, scores);
+        Double p = difficulty.value();
+        Wilson interval = p == null ? null : Wilson.of(p, n);
         return new ItemMeasures(
                 tally.column.item(),
                 n,
-                difficulty(tally, scores),
+                difficulty,
+                interval == null ? difficulty : Figure.of(interval.low()),
+                interval == null ? difficulty : Figure.of(interval.high()),
+                thirds(tally, paper.groups(), scores),
                 itemRest(tally, paper.groups()),
                 upperLower(tally, paper.groups(), scores),
                 paper.alphaWithout(j),
@@ -106,6 +119,28 @@ public record ItemMeasures(
         Fraction upper = Ranks.weighted(groups.upper(), tally.sums);
         Fraction lower = Ranks.weighted(groups.lower(), tally.sums);
         return Figure.of(upper.minus(lower).over(whole).toDouble());
+    }
+
+    private static Thirds thirds(Tally tally, Groups groups, Scores scores) {
+        int n = scores.attempts();
+        Fraction whole = tally.points(scores.scale()).times(Fraction.of(n, 3));
+        if (n < 3) {
+            return Thirds.missing("needs at least 3 attempts");
+        }
+        if (whole.isZero()) {
+            return Thirds.missing("the item has no points");
+        }
+        double all = 0;
+        for (double sum : tally.sums) {
+            all += sum;
+        }
+        Fraction upper = Ranks.weighted(groups.upperThird(), tally.sums);
+        Fraction lower = Ranks.weighted(groups.lowerThird(), tally.sums);
+        Fraction middle = Fraction.of((long) all).minus(upper).minus(lower);
+        return new Thirds(
+                Figure.of(upper.over(whole).toDouble()),
+                Figure.of(middle.over(whole).toDouble()),
+                Figure.of(lower.over(whole).toDouble()));
     }
 
     private static Figure share(int part, int n) {

@@ -1,7 +1,10 @@
 package org.scholion.core.measure;
 
 import java.math.BigInteger;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.scholion.core.number.Fraction;
 
 /**
@@ -62,6 +65,43 @@ public final class Scores {
                 .mapToDouble(k ->
                         Math.rint(k.score().times(Fraction.of((long) scale)).toDouble()))
                 .toArray();
+    }
+
+    /**
+     * The same, with the responses to one item told apart by what was answered, as a choice is by its options.
+     *
+     * @param j the item's place
+     * @param group for each attempt the place of its answer among {@code groups}; below 0 for none
+     * @param keyed which of the groups have full credit
+     */
+    public Scores grouped(int j, int[] group, List<String> groups, List<String> keyed) {
+        Column was = items.get(j);
+        Map<Column.Kind, Integer> codeOf = new LinkedHashMap<>();
+        int[] codes = new int[attempts];
+        for (int i = 0; i < attempts; i++) {
+            Column.Kind kind = was.kinds().get(was.codes()[i]);
+            Column.Kind own = new Column.Kind(
+                    kind.score(),
+                    kind.blank(),
+                    kind.silent(),
+                    kind.solved(),
+                    group[i] < 0 ? List.of() : List.of(group[i]));
+            Integer known = codeOf.putIfAbsent(own, codeOf.size());
+            codes[i] = known == null ? codeOf.size() - 1 : known;
+        }
+        List<Column> all = new ArrayList<>(items);
+        all.set(
+                j,
+                new Column(
+                        was.item(),
+                        codes,
+                        List.copyOf(codeOf.keySet()),
+                        was.points(),
+                        was.counts(),
+                        groups,
+                        keyed,
+                        was.ofOne()));
+        return of(all);
     }
 
     public int attempts() {

@@ -6,8 +6,13 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
-/** The totals of one section: how many, their mean and their sample standard deviation, in points. */
-public record SectionMeasures(String section, int n, Figure mean, Figure sd) {
+/**
+ * The totals of one section, in points.
+ *
+ * @param range where its mean lies with 95 % confidence
+ * @param sd sample standard deviation
+ */
+public record SectionMeasures(String section, int n, Figure mean, MeanRange range, Figure sd) {
 
     /**
      * The sections in the order of their first appearance.
@@ -29,6 +34,7 @@ public record SectionMeasures(String section, int n, Figure mean, Figure sd) {
                 section,
                 (int) totals.n(),
                 Figure.of(totals.mean(scale)),
+                MeanRange.of(totals.mean(scale), Math.sqrt(totals.variance()) / scale, totals.n()),
                 totals.n() < 2
                         ? Figure.undefined("needs at least 2 attempts")
                         : Figure.of(Math.sqrt(totals.variance()) / scale));

@@ -1,8 +1,11 @@
 package org.scholion.server.course;
 
 import jakarta.persistence.EntityManager;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.scholion.formats.bringin.Known;
 import org.scholion.server.access.Access;
@@ -225,6 +228,19 @@ public class Courses {
                 .setParameter("course", course)
                 .getResultList();
     }
+
+    /** What these sections are called. */
+    @Transactional(readOnly = true)
+    public Map<UUID, String> sectionNames(Collection<UUID> sections) {
+        return sections.isEmpty()
+                ? Map.of()
+                : entities.createQuery("select s.id, s.name from Section s where s.id in (:ids)", Named.class)
+                        .setParameter("ids", sections)
+                        .getResultStream()
+                        .collect(Collectors.toMap(Named::id, Named::name));
+    }
+
+    record Named(UUID id, String name) {}
 
     /** Whether a student is in a course that one teaches. */
     @Transactional(readOnly = true)

@@ -24,13 +24,14 @@ final class Codes {
     /** What measures look at. */
     private record Shape(@Nullable State state, Fraction credit, List<Integer> chosen) {}
 
-    Codes(Edition edition, List<Examination.Row> in) {
+    Codes(Examined paper) {
+        Edition edition = paper.edition();
         this.builder = new ScoresBuilder(edition.assessment());
         List<Item> items = edition.items();
         List<Map<Shape, Integer>> known = new ArrayList<>();
         items.forEach(i -> known.add(new HashMap<>()));
         int[] codes = new int[items.size()];
-        for (Examination.Row row : in) {
+        for (Examined.Row row : paper.rows()) {
             for (int j = 0; j < codes.length; j++) {
                 Brief brief = row.marks().get(j);
                 Shape shape = new Shape(brief.state(), brief.credit(), brief.chosen());

@@ -2,30 +2,32 @@ package org.scholion.server.examine;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
-import java.util.Set;
 import java.util.UUID;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.Item;
 import org.scholion.core.measure.Figures;
 import org.scholion.core.measure.Flag;
 import org.scholion.core.measure.Histogram;
+import org.scholion.core.measure.ItemDifference;
 import org.scholion.core.measure.ItemMeasures;
+import org.scholion.core.measure.ScoreRange;
 import org.scholion.core.measure.Scores;
+import org.scholion.core.measure.Spread;
 import org.scholion.core.measure.TestMeasures;
+import org.scholion.core.measure.Undecided;
 import org.scholion.core.number.Fraction;
-import org.scholion.core.total.Adjustment;
+import org.scholion.core.total.Grading;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.Attempt;
 import org.scholion.server.ledger.Brief;
 import org.scholion.server.ledger.Marked;
-import org.scholion.server.ledger.MarkedPaper;
 import org.scholion.server.ledger.MarkedPapers;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -37,23 +39,35 @@ public class Examination {
 
     private final MarkedPapers papers;
     private final Editions editions;
+    private final ExaminedPapers examined;
     /** Flags stay as they are until a mark moves: what they were counted of is their name. */
     private final Cache<MarkedPapers.Stamp, Integer> flags =
             Caffeine.newBuilder().maximumSize(2_000).build();
 
-    Examination(MarkedPapers papers, Editions editions) {
+    Examination(MarkedPapers papers, Editions editions, ExaminedPapers examined) {
         this.papers = papers;
         this.editions = editions;
+        this.examined = examined;
     }
 
-    public record FlagView(String flag, String words, String because) {}
+    /** @param remedies what can be done about it */
+    public record FlagView(String flag, String words, String because, List<Flag.Remedy> remedies) {}
 
+    /**
+     * One item with its figures.
+     *
+     * @param expected the mean score that its writer expected, as a share; null where none was said
+     * @param adjusted what is done with it for everyone; null where it counts by its points
+     */
     public record ItemLine(
             String item,
             int number,
+            String kind,
             String prompt,
             String points,
             boolean dropped,
+            @Nullable String adjusted,
+            @Nullable String expected,
             ItemMeasures measures,
             List<String> optionTexts,
             List<FlagView> flags) {}
@@ -61,58 +75,101 @@ public class Examination {
     public record BelowPass(String name, UUID attempt, String percent, boolean provisional) {}
 
     /**
+     * How long those took who answered on screen, in minutes with one decimal.
+     *
+     * @param n how many
+     */
+    public record TimeTaken(int n, String q1, String median, String q3) {}
+
+    /** What a percentage from here on is called. */
+    public record BandFrom(String from, String label) {}
+
+    /**
      * The figures.
      *
+     * @param edition the number of the edition that they are of; what is done about them names it
      * @param possible the points that T is out of
+     * @param range what the standard error says of a score in the middle
      * @param results the mean of the results, where it is another one than that of the marks
-     * @param undecided marks that still wait and count 0 here
+     * @param undecided marks that still wait and count 0 here; {@code couldAdd} by how much they could raise the mean
+     * @param noAnswer questions that were left without an answer, over all attempts; {@code asked} of how many
      * @param tenths how many percents fall into each tenth
      * @param below the first of those below the pass mark, the lowest first; {@code belowPass} is how many there are
      */
     public record ExamineView(
+            int edition,
             TestMeasures test,
             String possible,
+            @Nullable ScoreRange range,
             @Nullable ResultsMean results,
             int undecided,
+            String couldAdd,
+            int noAnswer,
+            int asked,
+            @Nullable TimeTaken time,
             int[] tenths,
+            List<BandFrom> bands,
             List<ItemLine> items,
             @Nullable String pass,
             int belowPass,
             List<BelowPass> below) {}
 
-    /** An attempt with its marks in brief, in the order of the paper. */
-    record Row(Marked marked, List<Brief> marks) {
-        Attempt attempt() {
-            return marked.attempt();
-        }
-    }
-
     @Transactional(readOnly = true)
     public ExamineView of(UUID assessment, @Nullable UUID section) {
         Edition latest = editions.latest(assessment).orElse(null);
         if (latest == null) {
-            return new ExamineView(
-                    TestMeasures.of(Scores.of(List.of())), "0", null, 0, new int[10], List.of(), null, 0, List.of());
+            return nothing();
         }
-        MarkedPaper paper = papers.onceEach(latest, section);
+        Examined paper = examined.read(latest, section);
         Edition edition = paper.edition();
-        List<Row> in = paper.attempts().stream().map(m -> new Row(m, m.marks())).toList();
-        List<Item> counted =
-                edition.items().stream().filter(i -> !isDropped(edition, i)).toList();
-        Fraction pass = edition.assessment().grading().pass();
-        Codes codes = new Codes(edition, in);
-        Figures figures = Figures.of(codes.all());
+        List<Examined.Row> in = paper.rows();
+        Grading grading = edition.assessment().grading();
+        Fraction pass = grading.pass();
+        Codes codes = new Codes(paper);
+        Scores scores = codes.all();
+        Figures figures = Figures.of(scores);
+        Undecided undecided = undecided(paper);
         List<Marked> below = below(in);
         return new ExamineView(
+                edition.number(),
                 figures.test(),
-                possible(counted, in).toExact(),
+                paper.possible().toExact(),
+                ScoreRange.of(figures.test(), paper.possible()).orElse(null),
                 ResultsMean.of(edition, in, figures.test().mean().value()),
-                undecided(edition, in),
+                undecided.marks(),
+                undecided.mean().toDecimal(2),
+                count(paper, b -> !b.said()),
+                count(paper, b -> true),
+                time(in),
                 Histogram.of(percents(in)).tenths(),
-                lines(edition, asked(edition, figures.items(), in, codes)),
+                grading.bands().stream()
+                        .sorted(Comparator.comparing(Grading.Band::from))
+                        .map(b -> new BandFrom(b.from().toExact(), b.label()))
+                        .toList(),
+                lines(paper, asked(paper, figures.items(), codes), ItemDifference.of(scores, paper.sectionOfEach())),
                 pass == null ? null : pass.toExact(),
                 below.size(),
                 below.stream().limit(MOST_BELOW).map(Examination::below).toList());
+    }
+
+    private static ExamineView nothing() {
+        return new ExamineView(
+                0,
+                TestMeasures.of(Scores.of(List.of())),
+                "0",
+                null,
+                null,
+                0,
+                "0",
+                0,
+                0,
+                null,
+                new int[10],
+                List.of(),
+                List.of(),
+                null,
+                0,
+                List.of());
     }
 
     /** How many items carry a flag. */
@@ -126,34 +183,16 @@ public class Examination {
                         .count());
     }
 
-    private static boolean isDropped(Edition edition, Item item) {
-        return edition.assessment()
-                .adjustment(item.id())
-                .filter(k -> k == Adjustment.Kind.DROP)
-                .isPresent();
-    }
-
-    /** What a total is out of: with a draw for each student everybody is asked another part, worth the same. */
-    private static Fraction possible(List<Item> counted, List<Row> in) {
-        Set<String> leftOut = in.isEmpty() ? Set.of() : in.get(0).attempt().leftOut();
-        return counted.stream()
-                .filter(i -> !leftOut.contains(i.id()))
-                .map(Item::points)
-                .reduce(Fraction.ZERO, Fraction::plus);
-    }
-
     /** An item that not everybody was drawn is measured on those who were asked it. */
-    private static List<ItemMeasures> asked(Edition edition, List<ItemMeasures> measures, List<Row> in, Codes codes) {
-        if (in.stream().allMatch(r -> r.attempt().leftOut().isEmpty())) {
+    static List<ItemMeasures> asked(Examined paper, List<ItemMeasures> measures, Codes codes) {
+        if (paper.rows().stream().allMatch(r -> r.attempt().leftOut().isEmpty())) {
             return measures;
         }
         List<ItemMeasures> all = new ArrayList<>();
         for (int j = 0; j < measures.size(); j++) {
-            String item = edition.items().get(j).id();
-            int[] asked = IntStream.range(0, in.size())
-                    .filter(i -> !in.get(i).attempt().leftOut().contains(item))
-                    .toArray();
-            if (asked.length == in.size()) {
+            String item = paper.items().get(j).id();
+            int[] asked = paper.asked(item);
+            if (asked.length == paper.rows().size()) {
                 all.add(measures.get(j));
             } else if (asked.length == 0) {
                 all.add(ItemMeasures.none(item, "nobody was asked it"));
@@ -164,37 +203,90 @@ public class Examination {
         return all;
     }
 
-    private static int undecided(Edition edition, List<Row> in) {
+    private interface Holds {
+        boolean of(Brief brief);
+    }
+
+    /** How many answers to questions that count and were asked. */
+    private static int count(Examined paper, Holds holds) {
         int n = 0;
-        for (int j = 0; j < edition.items().size(); j++) {
-            if (!isDropped(edition, edition.items().get(j))) {
-                for (Row row : in) {
-                    n += row.marks().get(j).mark().state().isUndecided() ? 1 : 0;
+        for (int j = 0; j < paper.items().size(); j++) {
+            Item item = paper.items().get(j);
+            if (!paper.isDropped(item)) {
+                for (Examined.Row row : paper.rows()) {
+                    n += row.wasAsked(item.id()) && holds.of(row.marks().get(j)) ? 1 : 0;
                 }
             }
         }
         return n;
     }
 
-    private static List<ItemLine> lines(Edition edition, List<ItemMeasures> measures) {
+    private static Undecided undecided(Examined paper) {
+        List<Fraction> open = new ArrayList<>();
+        for (int j = 0; j < paper.items().size(); j++) {
+            Item item = paper.items().get(j);
+            if (!paper.isDropped(item)) {
+                for (Examined.Row row : paper.rows()) {
+                    if (row.marks().get(j).mark().state().isUndecided()) {
+                        open.add(item.points());
+                    }
+                }
+            }
+        }
+        return Undecided.of(open, paper.rows().size());
+    }
+
+    private static @Nullable TimeTaken time(List<Examined.Row> in) {
+        List<Fraction> minutes = new ArrayList<>();
+        for (Examined.Row row : in) {
+            Attempt a = row.attempt();
+            if (a.way() == Attempt.Way.SCREEN && a.handedInAt() != null) {
+                minutes.add(Fraction.of(
+                        Duration.between(a.startedAt(), a.handedInAt()).toSeconds(), 60));
+            }
+        }
+        return Spread.of(minutes)
+                .map(s -> new TimeTaken(s.n(), s.q1().toFixed(1), s.median().toFixed(1), s.q3().toFixed(1)))
+                .orElse(null);
+    }
+
+    private static List<ItemLine> lines(Examined paper, List<ItemMeasures> measures, List<ItemDifference> differences) {
+        Edition edition = paper.edition();
         List<ItemLine> lines = new ArrayList<>();
+        int each = measures.isEmpty() ? 0 : differences.size() / measures.size();
         for (int j = 0; j < measures.size(); j++) {
-            Item item = edition.items().get(j);
-            boolean dropped = isDropped(edition, item);
+            Item item = paper.items().get(j);
+            boolean dropped = paper.isDropped(item);
             ItemMeasures m = dropped ? ItemMeasures.none(item.id(), "left out of the paper") : measures.get(j);
+            List<ItemDifference> own = dropped ? List.of() : differences.subList(j * each, (j + 1) * each);
             lines.add(new ItemLine(
                     item.id(),
                     edition.numberOf(item.id()),
+                    item.kind(),
                     item.asked(),
                     item.points().toExact(),
                     dropped,
+                    edition.assessment()
+                            .adjustment(item.id())
+                            .map(k -> k.name())
+                            .orElse(null),
+                    expected(edition, item),
                     m,
                     optionTexts(item),
-                    Flag.of(m, item instanceof ChoiceItem c && c.max() == 1, List.of(), id -> label(item, id)).stream()
-                            .map(f -> new FlagView(f.flag().word(), f.flag().shown(), f.because()))
+                    Flag.of(m, item instanceof ChoiceItem c && c.max() == 1, own, id -> label(item, id)).stream()
+                            .map(f -> new FlagView(
+                                    f.flag().word(),
+                                    f.flag().shown(),
+                                    f.because(),
+                                    f.flag().remedies()))
                             .toList()));
         }
         return lines;
+    }
+
+    private static @Nullable String expected(Edition edition, Item item) {
+        Fraction share = edition.file().particulars(item.id()).difficulty();
+        return share == null ? null : share.toDecimal(4);
     }
 
     private static String label(Item item, String option) {
@@ -205,7 +297,7 @@ public class Examination {
     }
 
     /** What the options say, in the order of the measures' option table. */
-    private static List<String> optionTexts(Item item) {
+    static List<String> optionTexts(Item item) {
         return item instanceof ChoiceItem c
                 ? c.options().stream()
                         .map(o -> o.text().isBlank() ? o.id() : o.text())
@@ -213,9 +305,9 @@ public class Examination {
                 : List.of();
     }
 
-    private static List<Fraction> percents(List<Row> in) {
+    private static List<Fraction> percents(List<Examined.Row> in) {
         List<Fraction> all = new ArrayList<>();
-        for (Row row : in) {
+        for (Examined.Row row : in) {
             String percent = row.marked().standing().percent();
             if (percent != null) {
                 all.add(Fraction.exactly(percent));
@@ -224,9 +316,9 @@ public class Examination {
         return all;
     }
 
-    private static List<Marked> below(List<Row> in) {
+    private static List<Marked> below(List<Examined.Row> in) {
         return in.stream()
-                .map(Row::marked)
+                .map(Examined.Row::marked)
                 .filter(m -> Boolean.FALSE.equals(m.standing().passed())
                         && m.standing().percent() != null)
                 .sorted(Comparator.comparing(m ->

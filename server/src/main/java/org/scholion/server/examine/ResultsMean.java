@@ -27,7 +27,7 @@ public record ResultsMean(String mean, List<Why> why) {
         NOT_BELOW_ZERO
     }
 
-    static @Nullable ResultsMean of(Edition edition, List<Examination.Row> in, @Nullable Double asScored) {
+    static @Nullable ResultsMean of(Edition edition, List<Examined.Row> in, @Nullable Double asScored) {
         List<Fraction> scores = in.stream()
                 .map(r -> Fraction.exactly(r.marked().standing().score()))
                 .toList();
@@ -41,7 +41,7 @@ public record ResultsMean(String mean, List<Why> why) {
         return shown.equals(figure) ? null : new ResultsMean(shown, why(edition, in));
     }
 
-    private static List<Why> why(Edition edition, List<Examination.Row> in) {
+    private static List<Why> why(Edition edition, List<Examined.Row> in) {
         List<Why> why = new ArrayList<>();
         if (edition.items().stream()
                 .anyMatch(i -> edition.assessment()

@@ -92,6 +92,11 @@ public record Brief(
                 : new Brief(state, credit, something, byPerson, ruled, read, edition, since, options);
     }
 
+    /** The same answer with another mark. */
+    public Brief marked(LedgerMark mark) {
+        return of(mark, said, chosen);
+    }
+
     /** The mark without its reason. */
     public Mark mark() {
         if (state == null) {
