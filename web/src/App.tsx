@@ -40,6 +40,8 @@ const TypeIn = staff("TypeIn");
 const Settle = staff("Settle");
 const Read = staff("Read");
 const Examine = staff("Examine");
+const Students = staff("Students");
+const Sections = staff("Sections");
 const HandBack = staff("HandBack");
 const People = staff("People");
 const School = staff("School");
@@ -99,6 +101,8 @@ const STAFF = [
       { path: "settle", element: later(<Settle />) },
       { path: "read", element: later(<Read />) },
       { path: "examine", element: later(<Examine />) },
+      { path: "examine/students", element: later(<Students />) },
+      { path: "examine/sections", element: later(<Sections />) },
       { path: "hand-back", element: later(<HandBack />) },
       { index: true, element: <Navigate to="key" replace /> },
       { path: "*", element: <NotHere /> },

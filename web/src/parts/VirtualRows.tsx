@@ -9,11 +9,14 @@ export function VirtualRows<T>({
   rows,
   height,
   columns,
+  overscan = 25,
   children,
 }: {
   rows: T[];
   height: number;
   columns: number;
+  /** How many rows above and below the screen are drawn, too; fewer where a row has very many cells. */
+  overscan?: number;
   children: (row: T) => ReactNode;
 }) {
   // On paper nothing scrolls: every row is there.
@@ -21,7 +24,7 @@ export function VirtualRows<T>({
   return rows.length <= FEW || printing ? (
     <tbody>{rows.map(children)}</tbody>
   ) : (
-    <ManyRows rows={rows} height={height} columns={columns}>
+    <ManyRows rows={rows} height={height} columns={columns} overscan={overscan}>
       {children}
     </ManyRows>
   );
@@ -46,11 +49,14 @@ function ManyRows<T>({
   rows,
   height,
   columns,
+  overscan = 25,
   children,
 }: {
   rows: T[];
   height: number;
   columns: number;
+  /** How many rows above and below the screen are drawn, too; fewer where a row has very many cells. */
+  overscan?: number;
   children: (row: T) => ReactNode;
 }) {
   const body = useRef<HTMLTableSectionElement>(null);
@@ -61,7 +67,7 @@ function ManyRows<T>({
   const virtual = useWindowVirtualizer({
     count: rows.length,
     estimateSize: () => height,
-    overscan: 25,
+    overscan,
     scrollMargin: offset,
   });
   const shown = virtual.getVirtualItems();

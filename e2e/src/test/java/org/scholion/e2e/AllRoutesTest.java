@@ -63,6 +63,9 @@ class AllRoutesTest {
                 "settle",
                 "read",
                 "examine",
+                "examine?answers=1",
+                "examine/students",
+                "examine/sections",
                 "hand-back",
                 "nowhere")) {
             routes.add(tides + "/" + stop);

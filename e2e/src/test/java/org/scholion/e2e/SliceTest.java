@@ -116,7 +116,7 @@ class SliceTest {
 
     private static void examine(Browser aud) {
         aud.clickLink("Examine")
-                .sees("1 student")
+                .sees("1 of 26 students")
                 .sees("reliability (α)")
                 .sees("–")
                 .isAccessible("Examine");

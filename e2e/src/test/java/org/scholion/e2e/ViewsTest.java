@@ -58,6 +58,11 @@ class ViewsTest {
                     .sees("stronger students do worse")
                     .isAccessible("Examine")
                     .picture("examine");
+            aud.clickLink("Students × questions")
+                    .sees("Coyle, Yorick")
+                    .click("td[@role='gridcell']", "○")
+                    .sees("The whole copy");
+            aud.isAccessible("Students by questions").picture("students-questions");
             aud.open(Papers.demo(school, "Buoyage") + "/hand-back")
                     .sees("What they see")
                     .sees("Decided by the answer key");

@@ -8,9 +8,13 @@ public record Histogram(int[] tenths) {
     public static Histogram of(List<Fraction> percents) {
         int[] tenths = new int[10];
         for (Fraction percent : percents) {
-            int tenth = percent.over(10).toBigIntegerFloor().intValue();
-            tenths[Math.max(0, Math.min(9, tenth))]++;
+            tenths[tenthOf(percent)]++;
         }
         return new Histogram(tenths);
+    }
+
+    /** Which tenth a percent falls into, from 0. */
+    public static int tenthOf(Fraction percent) {
+        return Math.max(0, Math.min(9, percent.over(10).toBigIntegerFloor().intValue()));
     }
 }

@@ -19,7 +19,7 @@ import org.scholion.core.quantity.TypedNumber;
  * @param low the least of all that lies on the line, in decimals; {@code high} the greatest
  * @param elsewhere how many answers are no number, or one in another unit
  */
-public record NumberLine(String low, String high, List<At> numbers, List<Accepted> accepted, int elsewhere) {
+public record NumberLine(String low, String high, List<NumberAt> numbers, List<AcceptedStretch> accepted, int elsewhere) {
     private static final int DECIMALS = 6;
 
     /**
@@ -27,10 +27,10 @@ public record NumberLine(String low, String high, List<At> numbers, List<Accepte
      *
      * @param place where on the line, from 0 to 1
      */
-    public record At(String value, int count, double place) {}
+    public record NumberAt(String value, int count, double place) {}
 
     /** A stretch that is accepted: from where to where on the line. */
-    public record Accepted(String shown, String credit, double from, double to) {}
+    public record AcceptedStretch(String shown, String credit, double from, double to) {}
 
     /** Null for other kinds, and where no number was typed. */
     public static @Nullable NumberLine of(Item item, Collection<Answer> answers) {
@@ -66,10 +66,10 @@ public record NumberLine(String low, String high, List<At> numbers, List<Accepte
         });
         Fraction low = all.stream().min(Fraction::compareTo).orElseThrow();
         Fraction high = all.stream().max(Fraction::compareTo).orElseThrow();
-        List<At> numbers = new ArrayList<>();
-        counts.forEach((value, n) -> numbers.add(new At(value.toReadable(), n, place(value, low, high))));
-        List<Accepted> accepted = item.accept().stream()
-                .map(a -> new Accepted(
+        List<NumberAt> numbers = new ArrayList<>();
+        counts.forEach((value, n) -> numbers.add(new NumberAt(value.toReadable(), n, place(value, low, high))));
+        List<AcceptedStretch> accepted = item.accept().stream()
+                .map(a -> new AcceptedStretch(
                         a.shown(), a.credit().toExact(), place(a.from(), low, high), place(a.to(), low, high)))
                 .toList();
         return new NumberLine(low.toDecimal(DECIMALS), high.toDecimal(DECIMALS), numbers, accepted, elsewhere);

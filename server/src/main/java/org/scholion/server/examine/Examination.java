@@ -81,8 +81,14 @@ public class Examination {
      */
     public record TimeTaken(int n, String q1, String median, String q3) {}
 
-    /** What a percentage from here on is called. */
-    public record BandFrom(String from, String label) {}
+    /**
+     * Where a band or the pass mark begins.
+     *
+     * @param label what a percentage from here on is called; null for the pass mark
+     * @param tenth the tenth of the histogram in which it lies, from 0
+     */
+    public record Threshold(
+            String from, @Nullable String label, int tenth) {}
 
     /**
      * The figures.
@@ -94,6 +100,7 @@ public class Examination {
      * @param undecided marks that still wait and count 0 here; {@code couldAdd} by how much they could raise the mean
      * @param noAnswer questions that were left without an answer, over all attempts; {@code asked} of how many
      * @param tenths how many percents fall into each tenth
+     * @param thresholds the pass mark and where the bands above the lowest begin
      * @param below the first of those below the pass mark, the lowest first; {@code belowPass} is how many there are
      */
     public record ExamineView(
@@ -108,7 +115,7 @@ public class Examination {
             int asked,
             @Nullable TimeTaken time,
             int[] tenths,
-            List<BandFrom> bands,
+            List<Threshold> thresholds,
             List<ItemLine> items,
             @Nullable String pass,
             int belowPass,
@@ -142,14 +149,23 @@ public class Examination {
                 count(paper, b -> true),
                 time(in),
                 Histogram.of(percents(in)).tenths(),
-                grading.bands().stream()
-                        .sorted(Comparator.comparing(Grading.Band::from))
-                        .map(b -> new BandFrom(b.from().toExact(), b.label()))
-                        .toList(),
+                thresholds(grading),
                 lines(paper, asked(paper, figures.items(), codes), ItemDifference.of(scores, paper.sectionOfEach())),
                 pass == null ? null : pass.toExact(),
                 below.size(),
                 below.stream().limit(MOST_BELOW).map(Examination::below).toList());
+    }
+
+    private static List<Threshold> thresholds(Grading grading) {
+        List<Threshold> all = new ArrayList<>();
+        if (grading.pass() != null) {
+            all.add(new Threshold(grading.pass().toExact(), null, Histogram.tenthOf(grading.pass())));
+        }
+        grading.bands().stream()
+                .filter(b -> b.from().signum() > 0)
+                .sorted(Comparator.comparing(Grading.Band::from))
+                .forEach(b -> all.add(new Threshold(b.from().toExact(), b.label(), Histogram.tenthOf(b.from()))));
+        return all;
     }
 
     private static ExamineView nothing() {

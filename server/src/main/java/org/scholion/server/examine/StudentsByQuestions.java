@@ -31,7 +31,7 @@ class StudentsByQuestions {
     }
 
     /** @param difficulty the mean share of its points, by which questions are ordered */
-    record QuestionColumn(String item, int number, String prompt, String points, boolean dropped, Figure difficulty) {}
+    record QuestionInTable(String item, int number, String prompt, String points, boolean dropped, Figure difficulty) {}
 
     /** Something that does not fit the rest: missed although nearly all have it, or solved although few have it. */
     record DoesNotFit(int number, boolean solved) {}
@@ -54,7 +54,7 @@ class StudentsByQuestions {
             String cells,
             List<DoesNotFit> doesNotFit) {}
 
-    record StudentsView(List<QuestionColumn> questions, List<StudentRow> students) {}
+    record StudentsView(List<QuestionInTable> questions, List<StudentRow> students) {}
 
     @Transactional(readOnly = true)
     StudentsView of(UUID assessment, @Nullable UUID section) {
@@ -67,10 +67,10 @@ class StudentsByQuestions {
         Scores scores = codes.all();
         List<ItemMeasures> measures =
                 Examination.asked(paper, Figures.of(scores).items(), codes);
-        List<QuestionColumn> questions = new ArrayList<>();
+        List<QuestionInTable> questions = new ArrayList<>();
         for (int j = 0; j < paper.items().size(); j++) {
             Item item = paper.items().get(j);
-            questions.add(new QuestionColumn(
+            questions.add(new QuestionInTable(
                     item.id(),
                     j + 1,
                     item.asked(),

@@ -261,8 +261,10 @@ class WhatAnswersTellTest {
         assertThat(view.get("couldAdd").stringValue()).as("(5 + 2) / 4").isEqualTo("1.75");
         assertThat(view.get("noAnswer").intValue()).isEqualTo(4);
         assertThat(view.get("asked").intValue()).isEqualTo(16);
-        assertThat(view.get("bands").valueStream().map(b -> b.get("from").stringValue()))
-                .containsExactly("0", "70");
+        assertThat(view.get("thresholds").valueStream().map(b -> b.get("from").stringValue()))
+                .as("the pass mark, then the bands above the lowest")
+                .containsExactly("60", "70");
+        assertThat(view.get("thresholds").get(1).get("tenth").intValue()).isEqualTo(7);
         assertThat(view.get("time").get("n").intValue()).isEqualTo(4);
     }
 

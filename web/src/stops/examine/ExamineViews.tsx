@@ -1,0 +1,41 @@
+import type { ReactNode } from "react";
+import { NavLink, useSearchParams } from "react-router";
+import { t } from "../../text";
+import { useWhere } from "../Assessment";
+
+const VIEWS = [
+  { path: "", name: "Figures" },
+  { path: "/students", name: "Students × questions" },
+  { path: "/sections", name: "Sections" },
+] as const;
+
+/** The views of Examine, above what each of them shows; the section stays chosen. */
+export function ExamineViews({ children }: { children?: ReactNode }) {
+  const { assessment, section } = useWhere();
+  const [params] = useSearchParams();
+  const item = params.get("item");
+  const search = new URLSearchParams();
+  section && search.set("section", section);
+  item && search.set("item", item);
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1 border-b border-rule px-5 pt-2">
+      <nav aria-label={t("Views of Examine")} className="flex flex-wrap gap-x-5">
+        {VIEWS.map((v) => (
+          <NavLink
+            key={v.path}
+            end
+            to={{ pathname: `/a/${assessment}/examine${v.path}`, search: search.toString() }}
+            className={({ isActive }) =>
+              `min-h-8 py-1 text-small ${isActive ? "border-b-2 border-ink font-semibold" : "text-soft"}`
+            }
+          >
+            {t(v.name)}
+          </NavLink>
+        ))}
+      </nav>
+      <span className="ml-auto flex flex-wrap items-baseline gap-x-3 py-1 text-small text-soft">
+        {children}
+      </span>
+    </div>
+  );
+}
