@@ -35,7 +35,10 @@ class ExamineTest {
             aud.sees("Done: question 1 accepts “At neaps” too.");
             assertThat(lesson.mark("Noor Haddix", "q1").get("points").stringValue())
                     .isEqualTo("1");
-            aud.open("/a/" + lesson.id + "/examine").sees("Done: question 1").press("u").seesNot("Done: question 1");
+            aud.open("/a/" + lesson.id + "/examine")
+                    .sees("Done: question 1")
+                    .press("u")
+                    .seesNot("Done: question 1");
             assertThat(lesson.mark("Noor Haddix", "q1").get("points").stringValue())
                     .isEqualTo("0");
             aud.hasNoErrors();
@@ -54,7 +57,11 @@ class ExamineTest {
                     .isAccessible("Examine, typed answers");
             aud.open(examine + "q3").sees("Accepted: 10 ± 0.1.").isAccessible("Examine, numbers on a line");
             aud.open(examine + "q4").sees("Reasoning").sees("a cause").isAccessible("Examine, levels");
-            aud.press(Keys.ENTER).seesNot("a cause").press(Keys.ENTER).sees("a cause").hasNoErrors();
+            aud.press(Keys.ENTER)
+                    .seesNot("a cause")
+                    .press(Keys.ENTER)
+                    .sees("a cause")
+                    .hasNoErrors();
         }
     }
 
@@ -86,7 +93,10 @@ class ExamineTest {
             lesson.sits("Kofi Sande", List.of("a"), "bowline", "10 nmi", null)
                     .sits("Rosa Ellery", List.of("a"), "bowline", "10", null);
             aud.open(sections).sees("Section A less Section B").sees("at equal ability");
-            aud.press("j").sees("Which knot makes a fixed loop?").isAccessible("Examine, sections").hasNoErrors();
+            aud.press("j")
+                    .sees("Which knot makes a fixed loop?")
+                    .isAccessible("Examine, sections")
+                    .hasNoErrors();
         }
     }
 }

@@ -47,6 +47,7 @@ class AccessTest {
             "GET /api/frameworks",
             "GET /api/student/todo",
             "GET /api/student/results",
+            "GET /api/student/can-do",
             "POST /api/items/check",
             "POST /api/maths",
             "POST /api/account/password",
@@ -237,6 +238,25 @@ class AccessTest {
         }
         if (path.endsWith("/reached")) {
             return Map.of("item", "q1");
+        }
+        if (path.endsWith("/attainment-rule")) {
+            return Map.of(
+                    "way",
+                    Map.of(
+                            "kind",
+                            "SHARE",
+                            "n",
+                            1,
+                            "of",
+                            1,
+                            "weight",
+                            "1",
+                            "minEvidence",
+                            2,
+                            "levels",
+                            List.of(Map.of("from", "0", "label", "mine"))),
+                    "revision",
+                    7);
         }
         if (path.contains("/examine/remedies")) {
             return Map.of("what", "DROP", "item", "q1", "edition", 1);

@@ -19,7 +19,8 @@ import org.scholion.core.quantity.TypedNumber;
  * @param low the least of all that lies on the line, in decimals; {@code high} the greatest
  * @param elsewhere how many answers are no number, or one in another unit
  */
-public record NumberLine(String low, String high, List<NumberAt> numbers, List<AcceptedStretch> accepted, int elsewhere) {
+public record NumberLine(
+        String low, String high, List<NumberAt> numbers, List<AcceptedStretch> accepted, int elsewhere) {
     private static final int DECIMALS = 6;
 
     /**

@@ -70,6 +70,11 @@ public record Attainment(
                 enough ? reason : reason.with("needed", rule.minEvidence()));
     }
 
+    /** Whether there is evidence, but not enough for a level. */
+    public boolean isTooLittle() {
+        return reason.has("needed");
+    }
+
     /** What a method finds: the percent, what it rests on, and why. */
     private record Found(
             Fraction percent,

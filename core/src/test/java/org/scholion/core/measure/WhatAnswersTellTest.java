@@ -205,7 +205,8 @@ class WhatAnswersTellTest {
         assertThat(line).isNotNull();
         assertThat(line.low()).isEqualTo("7");
         assertThat(line.high()).isEqualTo("11");
-        assertThat(line.numbers()).containsExactly(new NumberLine.NumberAt("7", 1, 0), new NumberLine.NumberAt("10", 2, 0.75));
+        assertThat(line.numbers())
+                .containsExactly(new NumberLine.NumberAt("7", 1, 0), new NumberLine.NumberAt("10", 2, 0.75));
         assertThat(line.accepted()).containsExactly(new NumberLine.AcceptedStretch("10 ± 1", "1", 0.5, 1));
         assertThat(line.elsewhere())
                 .as("a kilometre lies elsewhere, and far is no number")

@@ -84,10 +84,16 @@ class AttainmentTest {
         students.put("Ines", by(new Method.Share(), List.of(of(3, 4, 2))));
         students.put("Oke", by(new Method.Share(), List.of(of(1, 2, 2))));
         students.put("Piet", by(new Method.Share(), List.of()));
-        SectionAttainment s = SectionAttainment.of(List.of(SECURE, STARTED), students, SECURE.from());
+        students.put("Ula", by(new Method.Share(), List.of(of(1, 1, 1))));
+        SectionAttainment s = SectionAttainment.of(List.of(SECURE, STARTED), students, Fraction.of(7), SECURE.from());
         assertThat(s.levels()).containsExactly(Map.entry(STARTED, 1), Map.entry(SECURE, 1));
-        assertThat(s.meanPercent()).isEqualTo(Fraction.exactly("62.5"));
+        assertThat(s.meanPercent()).as("of 75, 50 and 100").isEqualTo(Fraction.of(75));
+        assertThat(s.interval()).as("with seven points as trials").isEqualTo(Wilson.of(0.75, 7));
+        assertThat(s.tooLittle()).as("one piece is too little for a level").isEqualTo(1);
         assertThat(s.below()).containsExactly("Oke");
+        SectionAttainment nobody = SectionAttainment.of(List.of(SECURE), Map.of(), Fraction.ZERO, SECURE.from());
+        assertThat(nobody.interval()).isNull();
+        assertThat(nobody.meanPercent()).isNull();
     }
 
     private static final Crosswalk WALK = new Crosswalk(List.of(

@@ -87,8 +87,7 @@ public class Examination {
      * @param label what a percentage from here on is called; null for the pass mark
      * @param tenth the tenth of the histogram in which it lies, from 0
      */
-    public record Threshold(
-            String from, @Nullable String label, int tenth) {}
+    public record Threshold(String from, @Nullable String label, int tenth) {}
 
     /**
      * The figures.

@@ -25,9 +25,16 @@ class HandBackController {
     private final Queries queries;
     private final EarlySight earlySight;
     private final DryRun dryRun;
+    private final WhatICanDo whatICanDo;
 
     HandBackController(
-            HandingBack handingBack, StudentResults results, Queries queries, EarlySight earlySight, DryRun dryRun) {
+            HandingBack handingBack,
+            StudentResults results,
+            Queries queries,
+            EarlySight earlySight,
+            DryRun dryRun,
+            WhatICanDo whatICanDo) {
+        this.whatICanDo = whatICanDo;
         this.handingBack = handingBack;
         this.results = results;
         this.queries = queries;
@@ -85,6 +92,12 @@ class HandBackController {
     @GetMapping("/student/attempts/{attempt}/result")
     EarlySight.Early early(@AuthenticationPrincipal Me me, @PathVariable UUID attempt) {
         return earlySight.of(me, attempt);
+    }
+
+    /** What one has shown over one's courses, of what was handed back. */
+    @GetMapping("/student/can-do")
+    List<WhatICanDo.CourseShown> canDo(@AuthenticationPrincipal Me me) {
+        return whatICanDo.of(me);
     }
 
     @GetMapping("/student/results")

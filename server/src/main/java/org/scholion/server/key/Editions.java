@@ -6,7 +6,10 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -63,6 +66,24 @@ public class Editions {
                 .getResultStream()
                 .findFirst()
                 .map(id -> compiled.get(id, this::load));
+    }
+
+    /** The latest edition of each of these; those that were never given out have none. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Edition> latestOf(Collection<UUID> assessments) {
+        Map<UUID, Edition> all = new HashMap<>();
+        if (!assessments.isEmpty()) {
+            entities.createQuery("""
+                            select e.id from EditionRow e where e.assessment in (:assessments) and e.number =
+                              (select max(n.number) from EditionRow n where n.assessment = e.assessment)""", UUID.class)
+                    .setParameter("assessments", assessments)
+                    .getResultList()
+                    .forEach(id -> {
+                        Edition edition = compiled.get(id, this::load);
+                        all.put(edition.assessmentId(), edition);
+                    });
+        }
+        return all;
     }
 
     @Transactional(readOnly = true)

@@ -13,6 +13,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
@@ -30,6 +31,17 @@ public class MarkedPapers {
             from AttemptRow x join Person p on p.id = x.student join EditionRow e on e.id = x.edition
             left join StandingRow s on s.school = x.school and s.attempt = x.id
             where x.handedInAt is not null and x.assessment = :assessment\s""";
+
+    private static final String OF_SEVERAL = SELECT.replace("n.assessment = :assessment", "n.assessment = x.assessment")
+            .replace("x.assessment = :assessment", "x.assessment in (:assessments)");
+
+    private static final String OVERTAKEN = """
+            select x.id from AttemptRow x where x.handedInAt is not null
+              and exists (select 1 from AttemptRow y
+                left join StandingRow s on s.school = y.school and s.attempt = y.id
+                where y.student = x.student and y.assessment = x.assessment and y.handedInAt is not null
+                  and coalesce(s.counts, true)
+                  and (y.startedAt > x.startedAt or y.startedAt = x.startedAt and y.id > x.id)) and\s""";
 
     private final EntityManager entities;
     private final Editions editions;
@@ -176,8 +188,35 @@ public class MarkedPapers {
     /** Of it those that stand for their students: the one that counts, or the last where all do. */
     @Transactional(readOnly = true)
     public MarkedPaper onceEach(Edition latest, @Nullable UUID section) {
-        MarkedPaper paper = of(latest, section);
-        Set<UUID> overtaken = overtaken(latest.assessmentId(), section);
+        return once(of(latest, section), overtaken(latest.assessmentId(), section));
+    }
+
+    /** The same of several assessments at once, each under its latest edition and of all sections. */
+    @Transactional(readOnly = true)
+    public List<MarkedPaper> onceEachOf(Collection<Edition> latest) {
+        if (latest.isEmpty()) {
+            return List.of();
+        }
+        List<UUID> assessments = latest.stream().map(Edition::assessmentId).toList();
+        Map<UUID, List<Flat>> rows = entities.createQuery(OF_SEVERAL + Attempts.ORDER, Flat.class)
+                .setParameter("assessments", assessments)
+                .getResultStream()
+                .collect(Collectors.groupingBy(Flat::assessment));
+        Set<UUID> overtaken =
+                new HashSet<>(entities.createQuery(OVERTAKEN + "x.assessment in (:assessments)", UUID.class)
+                        .setParameter("assessments", assessments)
+                        .getResultList());
+        return latest.stream()
+                .map(e -> once(underItsLatest(e, rows.getOrDefault(e.assessmentId(), List.of())), overtaken))
+                .toList();
+    }
+
+    private MarkedPaper underItsLatest(Edition edition, List<Flat> rows) {
+        boolean another = !rows.isEmpty() && rows.get(0).latest() != edition.number();
+        return another ? of(edition, null) : paper(edition, rows);
+    }
+
+    private static MarkedPaper once(MarkedPaper paper, Set<UUID> overtaken) {
         return new MarkedPaper(
                 paper.edition(),
                 paper.attempts().stream()
@@ -188,14 +227,9 @@ public class MarkedPapers {
 
     /** Attempts after which the same student began another that counts, in whatever section. */
     private Set<UUID> overtaken(UUID assessment, @Nullable UUID section) {
-        TypedQuery<UUID> query =
-                entities.createQuery("""
-                        select x.id from AttemptRow x where x.assessment = :assessment and x.handedInAt is not null
-                          and exists (select 1 from AttemptRow y
-                            left join StandingRow s on s.school = y.school and s.attempt = y.id
-                            where y.student = x.student and y.assessment = x.assessment and y.handedInAt is not null
-                              and coalesce(s.counts, true)
-                              and (y.startedAt > x.startedAt or y.startedAt = x.startedAt and y.id > x.id))\s""" + OfSection.where(section), UUID.class).setParameter("assessment", assessment);
+        TypedQuery<UUID> query = entities.createQuery(
+                        OVERTAKEN + "x.assessment = :assessment" + OfSection.where(section), UUID.class)
+                .setParameter("assessment", assessment);
         return new HashSet<>(OfSection.set(query, section).getResultList());
     }
 

@@ -32,10 +32,12 @@ import tools.jackson.databind.JsonNode;
 @RequestMapping("/api")
 class FrameworkController {
     private final Frameworks frameworks;
+    private final AttainmentRules rules;
     private final HeavyWork heavyWork;
 
-    FrameworkController(Frameworks frameworks, HeavyWork heavyWork) {
+    FrameworkController(Frameworks frameworks, AttainmentRules rules, HeavyWork heavyWork) {
         this.frameworks = frameworks;
+        this.rules = rules;
         this.heavyWork = heavyWork;
     }
 
@@ -63,6 +65,20 @@ class FrameworkController {
     FrameworkSaved change(
             @AuthenticationPrincipal Me me, @PathVariable UUID framework, @RequestBody FrameworkChange change) {
         return new FrameworkSaved(frameworks.change(me, framework, change.definition(), change.revision()));
+    }
+
+    /** @param revision the revision that was changed */
+    record AttainmentRuleChange(AttainmentWay way, int revision) {}
+
+    @GetMapping("/frameworks/{framework}/attainment-rule")
+    AttainmentRules.AttainmentRuleView rule(@AuthenticationPrincipal Me me, @PathVariable UUID framework) {
+        return rules.see(me, framework);
+    }
+
+    @PutMapping("/frameworks/{framework}/attainment-rule")
+    AttainmentRules.AttainmentRuleView change(
+            @AuthenticationPrincipal Me me, @PathVariable UUID framework, @RequestBody AttainmentRuleChange change) {
+        return rules.change(me, framework, change.way(), change.revision());
     }
 
     @DeleteMapping("/frameworks/{framework}")

@@ -259,4 +259,17 @@ public class Frameworks {
                 .setParameter("course", course)
                 .getResultList();
     }
+
+    /** A framework that a course works with. */
+    public record OfCourse(UUID id, JsonNode definition) {}
+
+    /** The same with their ids. */
+    @Transactional(readOnly = true)
+    public List<OfCourse> namedOfCourse(UUID course) {
+        return entities.createQuery("""
+                        select f.id, f.definition from FrameworkRow f join CourseFramework c on c.framework = f.id
+                        where c.course = :course and f.deletedAt is null order by c.place""", OfCourse.class)
+                .setParameter("course", course)
+                .getResultList();
+    }
 }

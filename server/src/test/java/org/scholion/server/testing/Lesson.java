@@ -265,13 +265,24 @@ public final class Lesson {
 
     /** Hands the results of students back with everything but the right answers. */
     public Visitor.Reply handsBack(String... names) {
+        return handsBack(Map.of("score", true, "marks", true, "answers", true, "notes", true, "keys", false), names);
+    }
+
+    /** The same, and what was shown of each standard is seen as well. */
+    public Visitor.Reply handsBackWithStandards(String... names) {
+        return handsBack(
+                Map.of("score", true, "marks", true, "answers", true, "notes", true, "keys", false, "standards", true),
+                names);
+    }
+
+    private Visitor.Reply handsBack(Map<String, Object> sees, String... names) {
         return teacher.post(
                 path("/hand-back"),
                 Map.of(
                         "attempts",
                         Arrays.stream(names).map(this::attempt).toList(),
                         "sees",
-                        Map.of("score", true, "marks", true, "answers", true, "notes", true, "keys", false),
+                        sees,
                         "messages",
                         List.of()));
     }
