@@ -11,6 +11,7 @@ import { Begin } from "./places/person/Begin";
 import { Enter } from "./places/person/Enter";
 import { SignIn } from "./places/person/SignIn";
 import { SignInAgain } from "./places/person/SignInAgain";
+import { CanDo } from "./places/student/CanDo";
 import { Result } from "./places/student/Result";
 import { Results } from "./places/student/Results";
 import { Sitting } from "./places/student/Sitting";
@@ -42,6 +43,7 @@ const Read = staff("Read");
 const Examine = staff("Examine");
 const Students = staff("Students");
 const Sections = staff("Sections");
+const Attainment = staff("Attainment");
 const HandBack = staff("HandBack");
 const People = staff("People");
 const School = staff("School");
@@ -80,6 +82,7 @@ const STAFF = [
   { path: "courses/:course/roster-in", element: later(<RosterIn />) },
   { path: "standards", element: later(<Standards />) },
   { path: "standards/in", element: later(<StandardsIn />) },
+  { path: "standards/of/:course", element: later(<Attainment />) },
   { path: "standards/:framework", element: later(<Standards />) },
   { path: "standards/:framework/from/:older", element: later(<CrosswalkPage />) },
   { path: "gradebook", element: later(<GradebookHome />) },
@@ -113,6 +116,7 @@ const STUDENT = [
   { path: "todo", element: <ToDo /> },
   { path: "todo/:sitting", element: <BeforeSitting /> },
   { path: "results", element: <Results /> },
+  { path: "can-do", element: <CanDo /> },
   { path: "results/:result", element: <Result /> },
   { path: "receipt", element: later(<Receipt student />) },
 ];
@@ -132,7 +136,12 @@ const ADMIN = [
 function routes(session: Schemas["Session"]) {
   const [home, children] =
     session.role === "STUDENT"
-      ? ["/todo", session.way === null ? STUDENT : STUDENT.filter((page) => !page.path.startsWith("results"))]
+      ? [
+          "/todo",
+          session.way === null
+            ? STUDENT
+            : STUDENT.filter((page) => !page.path.startsWith("results") && page.path !== "can-do"),
+        ]
       : session.role === "ADMIN"
         ? ["/people", ADMIN]
         : ["/desk", STAFF];

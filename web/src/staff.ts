@@ -9,6 +9,7 @@ export { GradebookHome } from "./places/gradebook/GradebookHome";
 export { People } from "./places/school/People";
 export { School } from "./places/school/School";
 export { SchoolRecord } from "./places/school/SchoolRecord";
+export { Attainment } from "./places/standards/attainment/Attainment";
 export { Assessment } from "./stops/Assessment";
 export { AsStudent } from "./stops/collect/asStudent/AsStudent";
 export { BringIn } from "./stops/collect/BringIn";

@@ -21,6 +21,7 @@ const STAFF: [string, string][] = [
 const STUDENT: [string, string][] = [
   ["To do", "/todo"],
   ["Results", "/results"],
+  ["What I can do", "/can-do"],
 ];
 const ADMIN: [string, string][] = [
   ["People", "/people"],

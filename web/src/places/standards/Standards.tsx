@@ -4,6 +4,8 @@ import { api, ok, type Schemas } from "../../api/client";
 import { MarginPart, Sheet } from "../../parts/Sheet";
 import { Empty, Loaded } from "../../parts/States";
 import { t } from "../../text";
+import { AttainmentWay } from "./AttainmentWay";
+import { CanDoLinks } from "./CanDoLinks";
 import { FrameworkIn } from "./FrameworkIn";
 import { RemoveFramework } from "./RemoveFramework";
 import { Tree } from "./Tree";
@@ -40,6 +42,8 @@ export function Standards() {
                 </MarginPart>
                 {chosen && <Earlier chosen={chosen} all={all} />}
                 {chosen && <WorkWith framework={chosen.id} />}
+                <CanDoLinks />
+                {chosen && <AttainmentWay framework={chosen.id} />}
                 <FrameworkIn />
                 <RemoveFramework chosen={chosen} />
               </>

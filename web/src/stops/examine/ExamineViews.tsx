@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
-import { NavLink, useSearchParams } from "react-router";
+import { Link, NavLink, useSearchParams } from "react-router";
 import { t } from "../../text";
-import { useWhere } from "../Assessment";
+import { useHeader, useWhere } from "../Assessment";
 
 const VIEWS = [
   { path: "", name: "Figures" },
@@ -12,6 +12,7 @@ const VIEWS = [
 /** The views of Examine, above what each of them shows; the section stays chosen. */
 export function ExamineViews({ children }: { children?: ReactNode }) {
   const { assessment, section } = useWhere();
+  const course = useHeader(assessment, section).data?.course;
   const [params] = useSearchParams();
   const item = params.get("item");
   const search = new URLSearchParams();
@@ -32,6 +33,14 @@ export function ExamineViews({ children }: { children?: ReactNode }) {
             {t(v.name)}
           </NavLink>
         ))}
+        {course && (
+          <Link
+            to={`/standards/of/${course}${section ? `?section=${section}` : ""}`}
+            className="min-h-8 py-1 text-small text-soft"
+          >
+            {t("Standards × students")}
+          </Link>
+        )}
       </nav>
       <span className="ml-auto flex flex-wrap items-baseline gap-x-3 py-1 text-small text-soft">
         {children}

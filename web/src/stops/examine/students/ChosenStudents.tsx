@@ -1,10 +1,5 @@
-import { useState } from "react";
-import { Link } from "react-router";
-import { Button } from "../../../parts/Button";
-import { Field } from "../../../parts/Field";
+import { MakeGroup } from "../../../parts/MakeGroup";
 import { MarginPart, Note } from "../../../parts/Sheet";
-import { Trouble } from "../../../parts/States";
-import { useGroupWork } from "../../../places/courses/groups/useGroups";
 import { t } from "../../../text";
 import type { Student } from "./useStudents";
 
@@ -37,49 +32,13 @@ export function ChosenStudents({
         </p>
       </Note>
       {course && !hidden && students.length > 0 && (
-        <MakeGroup key={numbers} course={course} numbers={numbers} students={students} />
+        <MakeGroup
+          key={numbers}
+          course={course}
+          title={t("Missed {{numbers}}", { numbers })}
+          students={students.map((s) => s.student)}
+        />
       )}
     </MarginPart>
-  );
-}
-
-function MakeGroup({ course, numbers, students }: { course: string; numbers: string; students: Student[] }) {
-  const { save } = useGroupWork(course);
-  const [title, setTitle] = useState(() => t("Missed {{numbers}}", { numbers }));
-  if (save.isSuccess) {
-    return (
-      <p role="status" className="text-small">
-        {t("The group “{{title}}” is made. You can give it a sitting of its own.", { title })}{" "}
-        <Link to={`/courses/${course}/roster`} className="underline">
-          {t("Groups of the course")}
-        </Link>
-      </p>
-    );
-  }
-  return (
-    <form
-      onSubmit={(e) => {
-        e.preventDefault();
-        save.mutate({
-          id: null,
-          name: title.trim(),
-          revision: null,
-          students: students.map((s) => s.student),
-        });
-      }}
-    >
-      <Field
-        label={t("Name of the group")}
-        value={title}
-        maxLength={100}
-        onChange={(e) => setTitle(e.target.value)}
-      />
-      <p className="mt-2">
-        <Button type="submit" disabled={save.isPending || title.trim() === ""}>
-          {t("Make a group of {{count}} students", { count: students.length })}
-        </Button>
-      </p>
-      <Trouble error={save.error} />
-    </form>
   );
 }

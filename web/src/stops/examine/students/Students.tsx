@@ -3,6 +3,7 @@ import { useSearchParams } from "react-router";
 import { TextButton } from "../../../parts/Button";
 import { useKeys } from "../../../parts/Keys";
 import { Sheet } from "../../../parts/Sheet";
+import { SmallSelect } from "../../../parts/SmallSelect";
 import { Empty, Loaded } from "../../../parts/States";
 import { TableOut } from "../../../parts/table/TableOut";
 import { t } from "../../../text";
@@ -86,18 +87,16 @@ function Page({ view }: { view: StudentsView }) {
       }
     >
       <ExamineViews>
-        <label>
-          {t("Order")}{" "}
-          <select
-            value={by}
-            onChange={(e) => set("by", e.target.value === "total" ? "" : e.target.value)}
-            className="rounded-corner border border-rule bg-sheet px-1"
-          >
-            <option value="total">{t("best total on top")}</option>
-            <option value="name">{t("by name")}</option>
-            <option value="fit">{t("what fits least on top")}</option>
-          </select>
-        </label>
+        <SmallSelect
+          label={t("Order")}
+          value={by}
+          onChange={(chosen) => set("by", chosen === "total" ? "" : chosen)}
+          options={[
+            ["total", t("best total on top")],
+            ["name", t("by name")],
+            ["fit", t("what fits least on top")],
+          ]}
+        />
         <TextButton
           className="min-h-6"
           aria-pressed={hidden}

@@ -48,6 +48,8 @@ class AllRoutesTest {
                 "/standards/" + newer + "/from/" + older,
                 "/gradebook",
                 "/gradebook/" + course,
+                "/standards/of/" + course,
+                "/standards/of/" + course + "?view=students",
                 "/bank",
                 "/queries",
                 "/account",
@@ -97,7 +99,7 @@ class AllRoutesTest {
                 .stringValue();
         try (Browser lotte = new Browser(school.address(), 360, 740)) {
             lotte.signIn("Lotte Marrin").isLoaded();
-            walk(lotte, 320, "/todo", "/results", "/results/" + result, "/account", "/no/such/page");
+            walk(lotte, 320, "/todo", "/can-do", "/results", "/results/" + result, "/account", "/no/such/page");
         }
         Lesson.given(school, "Answered in any light", "A");
         try (Browser tamsin = new Browser(school.address(), 360, 740)) {

@@ -51,7 +51,7 @@ public class AttainmentRules {
     @Transactional
     public AttainmentRuleView change(Me me, UUID framework, AttainmentWay way, int revision) {
         access.require(me, Access.Action.EDIT_FRAMEWORK, framework);
-        way.rule();
+        AttainmentWay kept = way.inOrder();
         @Nullable AttainmentRuleRow row = entities.find(AttainmentRuleRow.class, framework);
         int now = row == null ? 0 : Objects.requireNonNull(row.revision) + 1;
         if (now != revision) {
@@ -59,7 +59,7 @@ public class AttainmentRules {
                     "changed-meanwhile",
                     "A colleague has changed these levels meanwhile. Look at theirs, and change them again if you still want to.");
         }
-        JsonNode rule = Json.MAPPER.valueToTree(way);
+        JsonNode rule = Json.MAPPER.valueToTree(kept);
         if (row == null) {
             entities.persist(new AttainmentRuleRow(framework, rule));
         } else {

@@ -61,6 +61,14 @@ public record AttainmentWay(Kind kind, int n, int of, String weight, List<LevelF
         return new Attainment.Rule(method(), made, minEvidence, DIGITS);
     }
 
+    /** The same with its levels from the lowest on, as they are read. */
+    AttainmentWay inOrder() {
+        List<LevelFrom> sorted = rule().levels().stream()
+                .map(l -> new LevelFrom(l.from().toExact(), l.label()))
+                .toList();
+        return new AttainmentWay(kind, n, of, weight.strip(), sorted, minEvidence);
+    }
+
     private static Level level(String place, LevelFrom level) {
         String label = level.label().strip();
         require(

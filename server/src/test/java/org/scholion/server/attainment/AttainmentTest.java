@@ -148,7 +148,7 @@ class AttainmentTest {
         int revision = was.get("revision").intValue();
         try {
             JsonNode saved = made.aud()
-                    .put(rule, Map.of("way", way("LATEST", 1, "0", "adrift", "100", "moored"), "revision", revision))
+                    .put(rule, Map.of("way", way("LATEST", 1, "100", " moored ", "0", "adrift"), "revision", revision))
                     .ok();
             JsonNode view = made.aud().get(made.path("?bound=1")).ok();
             JsonNode asa = made.cell(view, "Quayle", "S1");
