@@ -168,6 +168,7 @@ class AccessTest {
             ids.put(name, UUID.randomUUID().toString());
         }
         ids.put("file", "0".repeat(64));
+        ids.put("what", "SCORES");
         ids.put("older", String.valueOf(ids.get("framework")));
         ids.put("newer", String.valueOf(ids.get("framework")));
         ids.put(

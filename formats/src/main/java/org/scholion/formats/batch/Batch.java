@@ -21,7 +21,7 @@ public final class Batch {
     }
 
     /** Runs a command; 0 when all is written, 2 when the input is refused, 1 when files could not be read or written. */
-    static int run(PrintStream out, PrintStream err, boolean progress, String... args) {
+    public static int run(PrintStream out, PrintStream err, boolean progress, String... args) {
         if (args.length == 0 || List.of(args).contains("--help")) {
             out.print(Arguments.HELP);
             return args.length == 0 ? 2 : 0;

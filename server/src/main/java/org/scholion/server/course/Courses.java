@@ -229,6 +229,12 @@ public class Courses {
                 .getResultList();
     }
 
+    /** What a course is called. */
+    @Transactional(readOnly = true)
+    public String titleOf(UUID course) {
+        return entities.find(Course.class, course).title;
+    }
+
     /** What these sections are called. */
     @Transactional(readOnly = true)
     public Map<UUID, String> sectionNames(Collection<UUID> sections) {

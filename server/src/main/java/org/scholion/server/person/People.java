@@ -404,4 +404,21 @@ public class People {
 
     /** A hash that fits no password, so that an unknown name costs the same time. */
     private static final String NOBODY = "{bcrypt}$2a$10$7EqJtq98hPqEX7fNZaFWoOhi5lWlNYIlNyMN8nYqH4n9ZQhkV6y6K";
+
+    /** By which number each of these people is known, where they have one. */
+    @Transactional(readOnly = true)
+    public Map<UUID, String> numbersOf(Collection<UUID> people) {
+        Map<UUID, String> all = new HashMap<>();
+        if (!people.isEmpty()) {
+            entities.createQuery(
+                            "select p.id, p.number from Person p where p.id in (:ids) and p.number is not null",
+                            Numbered.class)
+                    .setParameter("ids", people)
+                    .getResultList()
+                    .forEach(n -> all.put(n.id(), n.number()));
+        }
+        return all;
+    }
+
+    record Numbered(UUID id, String number) {}
 }

@@ -4,7 +4,7 @@ import org.scholion.formats.rich.RichText;
 
 /** Pieces of XHTML. */
 final class Markup {
-    private static final String FONTS = "Paper, Hebrew, Arabic, Devanagari, Thai, Ideographs, Hangul";
+    private static final String FONTS = PaperDocument.FONTS;
 
     static final String FONT = "font-family: " + FONTS + ";";
     static final String STYLE = """

@@ -9,6 +9,9 @@ import java.util.Map;
  * @param pictures the bytes of each picture that is named, once
  */
 public record PaperDocument(String xhtml, Map<String, byte[]> pictures) {
+    /** The families in which every text is set, one for each script. */
+    public static final String FONTS = "Paper, Hebrew, Arabic, Devanagari, Thai, Ideographs, Hangul";
+
     static final String PICTURE = "picture";
 
     public PaperDocument {
