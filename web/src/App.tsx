@@ -43,6 +43,7 @@ const Read = staff("Read");
 const Examine = staff("Examine");
 const Students = staff("Students");
 const Sections = staff("Sections");
+const Reports = staff("Reports");
 const Attainment = staff("Attainment");
 const HandBack = staff("HandBack");
 const People = staff("People");
@@ -106,6 +107,7 @@ const STAFF = [
       { path: "examine", element: later(<Examine />) },
       { path: "examine/students", element: later(<Students />) },
       { path: "examine/sections", element: later(<Sections />) },
+      { path: "examine/reports", element: later(<Reports />) },
       { path: "hand-back", element: later(<HandBack />) },
       { index: true, element: <Navigate to="key" replace /> },
       { path: "*", element: <NotHere /> },

@@ -18,6 +18,7 @@ export { GiveOutPage } from "./stops/collect/sitting/GiveOutPage";
 export { SittingPage } from "./stops/collect/sitting/SittingPage";
 export { TypeIn } from "./stops/collect/typing/TypeIn";
 export { Examine } from "./stops/examine/figures/Figures";
+export { Reports } from "./stops/examine/reports/Reports";
 export { Sections } from "./stops/examine/sections/Sections";
 export { Students } from "./stops/examine/students/Students";
 export { HandBack } from "./stops/handback/HandBack";

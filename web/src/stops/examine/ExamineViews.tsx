@@ -7,6 +7,7 @@ const VIEWS = [
   { path: "", name: "Figures" },
   { path: "/students", name: "Students × questions" },
   { path: "/sections", name: "Sections" },
+  { path: "/reports", name: "Reports" },
 ] as const;
 
 /** The views of Examine, above what each of them shows; the section stays chosen. */

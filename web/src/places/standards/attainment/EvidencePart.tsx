@@ -45,9 +45,17 @@ export function EvidencePart({
                     })}`}
                 </p>
                 <p className="text-small">{view.because}</p>
-                <TextButton className="min-h-6 text-small" onClick={onClose}>
-                  {t("Back to all students")}
-                </TextButton>
+                <p className="flex flex-wrap gap-x-4 text-small">
+                  <TextButton className="min-h-6" onClick={onClose}>
+                    {t("Back to all students")}
+                  </TextButton>
+                  <a
+                    href={`/api/courses/${course}/student-reports?framework=${framework}&student=${student.id}`}
+                    className="min-h-6 underline underline-offset-2"
+                  >
+                    {t("Report to print")}
+                  </a>
+                </p>
               </Note>
             )}
             {view.papers.map((p) => (

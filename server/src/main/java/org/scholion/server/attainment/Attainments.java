@@ -30,7 +30,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Where the students of a course stand on each standard, by the framework's own way of deciding it. */
 @Service
-class Attainments {
+public class Attainments {
     private final Courses courses;
     private final Frameworks frameworks;
     private final AttainmentRules rules;
@@ -43,20 +43,20 @@ class Attainments {
         this.evidence = evidence;
     }
 
-    record FrameworkName(UUID id, String title, String version) {}
+    public record FrameworkName(UUID id, String title, String version) {}
 
-    record AttainmentStudent(UUID id, String given, String family, UUID section) {}
+    public record AttainmentStudent(UUID id, String given, String family, UUID section) {}
 
     /**
      * A student on a standard.
      *
      * @param percent rounded as it is shown
-     * @param place the same from 0 to 1, to be drawn
+     * @param place the same from 0 to 1, to be drawn; {@code low} and {@code high} where it lies with 95 % confidence
      * @param level the place of the level among those of the way; null where there is too little evidence
      * @param pieces questions, criteria and blanks that it rests on
      */
-    record AttainmentCell(
-            String percent, double place, @Nullable Integer level, int pieces) {}
+    public record AttainmentCell(
+            String percent, double place, double low, double high, @Nullable Integer level, int pieces) {}
 
     /**
      * A standard.
@@ -69,7 +69,7 @@ class Attainments {
      * @param cells one for each student; null without evidence
      * @param asked how many questions of the course's assessments ask for it, or for something below it
      */
-    record StandardRow(
+    public record StandardRow(
             String code,
             String text,
             int depth,
@@ -82,10 +82,17 @@ class Attainments {
             List<Integer> levels,
             int tooLittle,
             List<Integer> below,
-            List<@Nullable AttainmentCell> cells) {}
+            List<@Nullable AttainmentCell> cells) {
+        StandardRow only(int at) {
+            List<@Nullable AttainmentCell> one = new ArrayList<>();
+            one.add(cells.get(at));
+            return new StandardRow(
+                    code, text, depth, asked, pieces, mean, place, low, high, levels, tooLittle, List.of(), one);
+        }
+    }
 
     /** @param papers the assessments that have something to say on it, the earliest first */
-    record AttainmentView(
+    public record AttainmentView(
             String course,
             List<Courses.SectionLine> sections,
             List<FrameworkName> frameworks,
@@ -94,16 +101,35 @@ class Attainments {
             int bound,
             List<CourseEvidence.Assessed> papers,
             List<AttainmentStudent> students,
-            List<StandardRow> standards) {}
+            List<StandardRow> standards) {
+
+        /** The same of one student alone; of all where nobody is named. */
+        public AttainmentView only(@Nullable UUID student) {
+            if (student == null) {
+                return this;
+            }
+            int at = students.stream().map(AttainmentStudent::id).toList().indexOf(student);
+            return new AttainmentView(
+                    course,
+                    sections,
+                    frameworks,
+                    framework,
+                    way,
+                    bound,
+                    papers,
+                    at < 0 ? List.of() : List.of(students.get(at)),
+                    at < 0 ? List.of() : standards.stream().map(s -> s.only(at)).toList());
+        }
+    }
 
     /** What is looked at: a framework of the course, a section, and the level below which students are named. */
-    record Looked(
+    public record Looked(
             @Nullable UUID framework,
             @Nullable UUID section,
             @Nullable Integer bound) {}
 
     @Transactional(readOnly = true)
-    AttainmentView of(Me me, UUID course, Looked looked) {
+    public AttainmentView of(Me me, UUID course, Looked looked) {
         Courses.CourseView view = courses.see(me, course);
         List<Frameworks.OfCourse> own = frameworks.namedOfCourse(course);
         List<FrameworkName> names = own.stream()
@@ -248,6 +274,8 @@ class Attainments {
                 : new AttainmentCell(
                         percent.toFixed(rule.percentDigits()),
                         percent.over(Fraction.HUNDRED).toDouble(),
+                        a.interval() == null ? 0 : a.interval().low(),
+                        a.interval() == null ? 0 : a.interval().high(),
                         a.level() == null ? null : rule.levels().indexOf(a.level()),
                         a.pieces());
     }

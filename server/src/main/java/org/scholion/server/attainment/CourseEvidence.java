@@ -32,7 +32,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What the current marks of a course's assessments show on the standards of one framework. */
 @Component
-class CourseEvidence {
+public class CourseEvidence {
     private final EntityManager entities;
     private final Editions editions;
     private final MarkedPapers papers;
@@ -46,7 +46,7 @@ class CourseEvidence {
     }
 
     /** An assessment of the course that was answered. */
-    record Assessed(UUID assessment, String title) {}
+    public record Assessed(UUID assessment, String title) {}
 
     /**
      * What one attempt shows.

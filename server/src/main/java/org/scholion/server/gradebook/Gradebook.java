@@ -30,7 +30,7 @@ import tools.jackson.databind.JsonNode;
 
 /** Students by assessments. Every figure is the standing itself; a cell opens its trace. */
 @Service
-class Gradebook {
+public class Gradebook {
     private final Courses courses;
     private final Attempts attempts;
     private final Ledger ledger;
@@ -56,7 +56,7 @@ class Gradebook {
         this.entities = entities;
     }
 
-    record GradebookColumn(UUID assessment, String title) {}
+    public record GradebookColumn(UUID assessment, String title) {}
 
     /**
      * A student's standing at an assessment; null where they have not handed in.
@@ -64,15 +64,15 @@ class Gradebook {
      * @param changedFrom what the student was handed back, where it is something else now; null where it is the same
      * @param attempts of how many attempts it is what counts
      */
-    record GradebookCell(
+    public record GradebookCell(
             Standings.Standing standing,
             boolean handedBack,
             @Nullable String changedFrom,
             int attempts) {}
 
-    record GradebookRow(UUID student, String given, String family, UUID section, List<@Nullable GradebookCell> cells) {}
+    public record GradebookRow(UUID student, String given, String family, UUID section, List<@Nullable GradebookCell> cells) {}
 
-    record GradebookView(
+    public record GradebookView(
             String course,
             List<Courses.SectionLine> sections,
             List<GradebookColumn> columns,
@@ -102,7 +102,7 @@ class Gradebook {
             List<TraceItem> items) {}
 
     @Transactional(readOnly = true)
-    GradebookView of(Me me, UUID course) {
+    public GradebookView of(Me me, UUID course) {
         access.require(me, Access.Action.SEE_COURSE, course);
         Courses.CourseView view = courses.see(me, course);
         List<GradebookColumn> columns = entities.createQuery("""

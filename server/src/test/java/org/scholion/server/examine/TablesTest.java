@@ -8,6 +8,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
 import org.dhatim.fastexcel.reader.Row;
 import org.junit.jupiter.api.Test;
@@ -149,5 +152,56 @@ class TablesTest {
                     .isEqualTo(403);
         }
         assertThat(lesson.teacher.get(lesson.path("/tables/EVERYTHING")).status()).isEqualTo(404);
+    }
+
+    private static String words(byte[] pdf) throws Exception {
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            return document.getNumberOfPages() + " " + new PDFTextStripper().getText(document);
+        }
+    }
+
+    @Test
+    void the_report_of_a_paper_has_the_figures_of_the_screen_and_names_only_when_wanted(Scholion.Running school)
+            throws Exception {
+        Lesson lesson = lesson(school, "Reported");
+        JsonNode screen = lesson.teacher.get(lesson.path("/examine")).ok();
+        String words = words(lesson.teacher.bytes(lesson.path("/report")));
+        assertThat(words)
+                .contains("Reported")
+                .contains("Saltmarsh Harbour School")
+                .contains("Mean 2.25 of 10")
+                .contains("the key may be wrong")
+                .doesNotContain("Orrel");
+        assertThat(screen.get("test").get("mean").get("value").doubleValue()).isEqualTo(2.25);
+        assertThat(words(lesson.teacher.bytes(lesson.path("/report?names=true")))).contains("Tamsin Orrel");
+    }
+
+    @Test
+    void each_student_has_a_page_with_the_percentages_of_the_gradebook(Scholion.Running school) throws Exception {
+        Lesson lesson = lesson(school, "Told at home");
+        String course = lesson.teacher.get("/api/courses").ok().get(0).get("id").stringValue();
+        String reports = "/api/courses/" + course + "/student-reports";
+        String noor = lesson.teacher
+                .get(lesson.path("/examine/students"))
+                .ok()
+                .get("students")
+                .valueStream()
+                .filter(s -> s.get("family").stringValue().equals("Haddix"))
+                .findFirst()
+                .orElseThrow()
+                .get("student")
+                .stringValue();
+        String one = words(lesson.teacher.bytes(reports + "?student=" + noor));
+        assertThat(one)
+                .startsWith("1 ")
+                .contains("Noor Haddix")
+                .contains("What Noor can do")
+                .contains("Told at home")
+                .contains("2 of 10")
+                .contains("20.0%…");
+        String all = words(lesson.teacher.bytes(reports + "?section=" + lesson.section("A")));
+        assertThat(all).startsWith("26 ").contains("Asa Quayle").doesNotContain("Kofi Sande");
+        assertThat(lesson.teacher.get(reports + "?student=" + course).status()).isEqualTo(404);
+        assertThat(Colleague.called(school, "Repa").visitor().get(reports).status()).isEqualTo(404);
     }
 }
