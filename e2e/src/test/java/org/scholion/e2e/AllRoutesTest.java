@@ -68,6 +68,7 @@ class AllRoutesTest {
                 "examine?answers=1",
                 "examine/students",
                 "examine/sections",
+                "examine/reports",
                 "hand-back",
                 "nowhere")) {
             routes.add(tides + "/" + stop);

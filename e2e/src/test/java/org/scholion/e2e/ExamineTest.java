@@ -99,4 +99,17 @@ class ExamineTest {
                     .hasNoErrors();
         }
     }
+
+    @Test
+    void reports_and_tables_are_offered_and_say_what_they_hold(Scholion.Running school) {
+        Lesson lesson = lesson(school, "To print", "A");
+        try (Browser aud = new Browser(school.address(), 1280, 900)) {
+            aud.signIn("Aud Meller").open("/a/" + lesson.id + "/examine").clickLink("Reports");
+            aud.sees("Report of this paper (PDF)").sees("A report for each student (PDF)");
+            aud.click("label", "With students’ names").sees("in no order that tells who they are");
+            aud.seesNot("A report for each student (PDF)")
+                    .isAccessible("Examine, reports")
+                    .hasNoErrors();
+        }
+    }
 }

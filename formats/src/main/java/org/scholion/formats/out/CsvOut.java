@@ -46,9 +46,7 @@ public final class CsvOut implements TableOut {
         if (cell instanceof Cell.Amount amount) {
             return amount.value().toDecimal(DECIMALS);
         }
-        return cell instanceof Cell.At at
-                ? MOMENT.format(at.moment())
-                : Long.toString(((Cell.Count) cell).value());
+        return cell instanceof Cell.At at ? MOMENT.format(at.moment()) : Long.toString(((Cell.Count) cell).value());
     }
 
     /** Words that would be computed get an apostrophe before them; a negative number is only a number. */

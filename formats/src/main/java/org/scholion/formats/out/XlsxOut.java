@@ -72,7 +72,8 @@ public final class XlsxOut implements TableOut {
     private static String clean(String text) {
         StringBuilder out = new StringBuilder(text.length());
         text.codePoints()
-                .filter(c -> c == '\t' || c == '\n' || c >= 0x20 && c != 0xFFFE && c != 0xFFFF && (c < 0xD800 || c > 0xDFFF))
+                .filter(c ->
+                        c == '\t' || c == '\n' || c >= 0x20 && c != 0xFFFE && c != 0xFFFF && (c < 0xD800 || c > 0xDFFF))
                 .forEach(out::appendCodePoint);
         return out.toString();
     }

@@ -44,8 +44,8 @@ class TableOutTest {
     void whatever_a_spreadsheet_would_compute_is_text_but_a_negative_number_is_one() {
         assertThat(List.of("=1", "+1", "@x", "-1+2", "\t=1", "\r=1"))
                 .allSatisfy(w -> assertThat(CsvOut.harmless(w)).isEqualTo("'" + w));
-        assertThat(List.of("-1", "-1.5", "-1,5", "bowline", "")).allSatisfy(w -> assertThat(CsvOut.harmless(w))
-                .isEqualTo(w));
+        assertThat(List.of("-1", "-1.5", "-1,5", "bowline", ""))
+                .allSatisfy(w -> assertThat(CsvOut.harmless(w)).isEqualTo(w));
     }
 
     @Test

@@ -56,7 +56,12 @@ public class Attainments {
      * @param pieces questions, criteria and blanks that it rests on
      */
     public record AttainmentCell(
-            String percent, double place, double low, double high, @Nullable Integer level, int pieces) {}
+            String percent,
+            double place,
+            double low,
+            double high,
+            @Nullable Integer level,
+            int pieces) {}
 
     /**
      * A standard.

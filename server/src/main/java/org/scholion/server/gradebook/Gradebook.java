@@ -70,7 +70,8 @@ public class Gradebook {
             @Nullable String changedFrom,
             int attempts) {}
 
-    public record GradebookRow(UUID student, String given, String family, UUID section, List<@Nullable GradebookCell> cells) {}
+    public record GradebookRow(
+            UUID student, String given, String family, UUID section, List<@Nullable GradebookCell> cells) {}
 
     public record GradebookView(
             String course,

@@ -73,15 +73,14 @@ public class Editions {
     public Map<UUID, Edition> latestOf(Collection<UUID> assessments) {
         Map<UUID, Edition> all = new HashMap<>();
         if (!assessments.isEmpty()) {
-            entities.createQuery("""
+            List<UUID> latest = entities.createQuery("""
                             select e.id from EditionRow e where e.assessment in (:assessments) and e.number =
                               (select max(n.number) from EditionRow n where n.assessment = e.assessment)""", UUID.class)
                     .setParameter("assessments", assessments)
-                    .getResultList()
-                    .forEach(id -> {
-                        Edition edition = compiled.get(id, this::load);
-                        all.put(edition.assessmentId(), edition);
-                    });
+                    .getResultList();
+            compiled.getAll(latest, this::loadAll)
+                    .values()
+                    .forEach(edition -> all.put(edition.assessmentId(), edition));
         }
         return all;
     }
@@ -131,7 +130,25 @@ public class Editions {
         return Edition.compile(row.assessment(), row.number(), row.definition(), read(row.rulings()));
     }
 
+    /** Many at once, in one statement. */
+    private Map<UUID, Edition> loadAll(Iterable<? extends UUID> missing) {
+        List<UUID> wanted = new ArrayList<>();
+        missing.forEach(wanted::add);
+        Map<UUID, Edition> all = new HashMap<>();
+        entities.createQuery(
+                        "select e.id, e.assessment, e.number, e.definition, e.rulings from EditionRow e where e.id in (:ids)",
+                        FrozenOf.class)
+                .setParameter("ids", wanted)
+                .getResultList()
+                .forEach(row -> all.put(
+                        row.id(),
+                        Edition.compile(row.assessment(), row.number(), row.definition(), read(row.rulings()))));
+        return all;
+    }
+
     record Frozen(UUID assessment, int number, JsonNode definition, JsonNode rulings) {}
+
+    record FrozenOf(UUID id, UUID assessment, int number, JsonNode definition, JsonNode rulings) {}
 
     /**
      * Freezes the next edition.

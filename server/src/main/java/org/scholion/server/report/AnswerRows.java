@@ -43,8 +43,20 @@ class AnswerRows {
         out.table(
                 "Answers",
                 List.of(
-                        "number", "given name", "family name", "section", "question", "item", "asked", "answer",
-                        "state", "points", "of", "why", "decided by", "edition"));
+                        "number",
+                        "given name",
+                        "family name",
+                        "section",
+                        "question",
+                        "item",
+                        "asked",
+                        "answer",
+                        "state",
+                        "points",
+                        "of",
+                        "why",
+                        "decided by",
+                        "edition"));
         eachSome(leaving, (place, said, marks) -> {
             Attempt attempt = leaving.attempts().get(place).attempt();
             List<Cell> who = ScoreTable.who(leaving, place);
@@ -71,7 +83,10 @@ class AnswerRows {
         } else {
             MarkView view = MarkView.of(item, mark);
             row.add(Cell.of(view.state()));
-            row.add(mark.mark().state().isUndecided() ? Cell.NONE : Cell.of(mark.mark().credit().times(item.points())));
+            row.add(
+                    mark.mark().state().isUndecided()
+                            ? Cell.NONE
+                            : Cell.of(mark.mark().credit().times(item.points())));
             row.add(Cell.of(item.points()));
             row.add(Cell.of(view.because()));
             row.add(Cell.of(decidedBy(leaving, view)));
@@ -113,8 +128,7 @@ class AnswerRows {
         out.flush();
     }
 
-    private static void excused(
-            Leaving leaving, Attempt attempt, Map<String, LedgerMark> marks, ObjectNode line) {
+    private static void excused(Leaving leaving, Attempt attempt, Map<String, LedgerMark> marks, ObjectNode line) {
         List<String> excused = leaving.edition().items().stream()
                 .map(Item::id)
                 .filter(id -> attempt.leftOut().contains(id)
@@ -132,7 +146,9 @@ class AnswerRows {
             return given;
         }
         ObjectNode open = Json.MAPPER.createObjectNode();
-        open.put("text", given.isString() ? given.stringValue() : given.path("text").asString(""));
+        open.put(
+                "text",
+                given.isString() ? given.stringValue() : given.path("text").asString(""));
         if (reading.path("levels").isObject() && !reading.path("levels").isEmpty()) {
             open.set("levels", reading.get("levels"));
         } else if (reading.hasNonNull("points")) {

@@ -48,7 +48,8 @@ final class PaperReport {
                 + two(view.test().mean()) + " of " + view.possible() + ", standard deviation "
                 + two(view.test().sd()) + ", median " + two(view.test().median()) + " (quartiles "
                 + two(view.test().q1()) + " and " + two(view.test().q3()) + "). Reliability "
-                + two(view.test().alpha()) + ", standard error of a score " + two(view.test().sem()) + "."
+                + two(view.test().alpha()) + ", standard error of a score "
+                + two(view.test().sem()) + "."
                 + (view.range() == null
                         ? ""
                         : " With this error, a score of " + view.range().score() + "% could as well be "
@@ -105,7 +106,9 @@ final class PaperReport {
                     mean == null
                             ? Report.text(item.dropped() ? "dropped" : "–")
                             : new Report.Share(
-                                    or0(item.measures().low()), mean, or0(item.measures().high())),
+                                    or0(item.measures().low()),
+                                    mean,
+                                    or0(item.measures().high())),
                     Report.strong(two(item.measures().difficulty())),
                     Report.text(two(item.measures().itemRest())),
                     Report.text(String.join(

@@ -78,9 +78,12 @@ class ReportController {
         Assessments.Facts facts = assessments.facts(assessment);
         Examination.ExamineView view = examination.of(assessment, section);
         String below = courses.titleOf(facts.course()) + " · "
-                + (section == null ? "all sections" : courses.sectionNames(List.of(section)).getOrDefault(section, ""))
+                + (section == null
+                        ? "all sections"
+                        : courses.sectionNames(List.of(section)).getOrDefault(section, ""))
                 + " · edition " + view.edition();
-        return pdf(me, facts.title() + " - report", List.of(PaperReport.of(facts.title(), below, aside(me), view, names)));
+        return pdf(
+                me, facts.title() + " - report", List.of(PaperReport.of(facts.title(), below, aside(me), view, names)));
     }
 
     /** @param student one alone; all of the section, or of the course, where nobody is named */
@@ -92,8 +95,9 @@ class ReportController {
             @RequestParam(required = false) @Nullable UUID section,
             @RequestParam(required = false) @Nullable UUID student) {
         access.require(me, Access.Action.SEE_COURSE, course);
-        Attainments.AttainmentView shown =
-                attainments.of(me, course, new Attainments.Looked(framework, section, null)).only(student);
+        Attainments.AttainmentView shown = attainments
+                .of(me, course, new Attainments.Looked(framework, section, null))
+                .only(student);
         if (shown.students().isEmpty()) {
             throw Refused.notFound();
         }
@@ -111,7 +115,9 @@ class ReportController {
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
                         ContentDisposition.inline()
-                                .filename(name.replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "_") + ".pdf", StandardCharsets.UTF_8)
+                                .filename(
+                                        name.replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "_") + ".pdf",
+                                        StandardCharsets.UTF_8)
                                 .build()
                                 .toString())
                 .body(bytes);

@@ -25,8 +25,23 @@ final class ScoreTable {
 
     static void scores(Leaving leaving, TableOut out) throws IOException {
         List<String> heading = new ArrayList<>(List.of(
-                "number", "given name", "family name", "section", "attempt", "came in", "begun", "handed in", "minutes",
-                "score", "maximum", "percentage", "band", "passed", "provisional", "percentile", "answered",
+                "number",
+                "given name",
+                "family name",
+                "section",
+                "attempt",
+                "came in",
+                "begun",
+                "handed in",
+                "minutes",
+                "score",
+                "maximum",
+                "percentage",
+                "band",
+                "passed",
+                "provisional",
+                "percentile",
+                "answered",
                 "questions"));
         List<Part> parts = leaving.edition().assessment().parts();
         parts.forEach(p -> heading.add("points in " + (p.title().isBlank() ? p.id() : p.title())));
@@ -46,10 +61,11 @@ final class ScoreTable {
         row.add(Cell.of(way(a.way())));
         row.add(Cell.of(leaving.at(a.startedAt())));
         row.add(a.handedInAt() == null ? Cell.NONE : Cell.of(leaving.at(a.handedInAt())));
-        row.add(a.way() == Attempt.Way.SCREEN && a.handedInAt() != null
-                ? Cell.of(Fraction.of(
-                        Duration.between(a.startedAt(), a.handedInAt()).toSeconds(), 60))
-                : Cell.NONE);
+        row.add(
+                a.way() == Attempt.Way.SCREEN && a.handedInAt() != null
+                        ? Cell.of(Fraction.of(
+                                Duration.between(a.startedAt(), a.handedInAt()).toSeconds(), 60))
+                        : Cell.NONE);
         row.add(Cell.of(Fraction.exactly(s.score())));
         row.add(Cell.of(Fraction.exactly(s.possible())));
         row.add(s.percent() == null ? Cell.NONE : Cell.of(Fraction.exactly(s.percent())));

@@ -115,7 +115,9 @@ final class StudentReports {
     }
 
     private static String level(Attainments.AttainmentView shown, @Nullable Integer level) {
-        return level == null ? "too little to say" : shown.way().levels().get(level).label();
+        return level == null
+                ? "too little to say"
+                : shown.way().levels().get(level).label();
     }
 
     private static Report.Rows papers(Gradebook.GradebookView book, Attainments.AttainmentStudent student) {
@@ -147,6 +149,7 @@ final class StudentReports {
                 Report.text(cell.standing().score() + " of " + cell.standing().possible()),
                 Report.strong(
                         percent == null ? "–" : percent + "%" + (cell.standing().provisional() ? "…" : "")),
-                Report.text(cell.standing().band() == null ? "" : cell.standing().band()));
+                Report.text(
+                        cell.standing().band() == null ? "" : cell.standing().band()));
     }
 }

@@ -45,7 +45,9 @@ class TablesController {
         response.setHeader(
                 HttpHeaders.CONTENT_DISPOSITION,
                 ContentDisposition.attachment()
-                        .filename(leaving.fileName(what.name().toLowerCase(Locale.ROOT), what.ending()), StandardCharsets.UTF_8)
+                        .filename(
+                                leaving.fileName(what.name().toLowerCase(Locale.ROOT), what.ending()),
+                                StandardCharsets.UTF_8)
                         .build()
                         .toString());
         tables.write(leaving, what, response.getOutputStream());

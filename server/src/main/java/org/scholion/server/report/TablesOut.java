@@ -91,13 +91,16 @@ class TablesOut {
         Edition latest = editions.require(assessment);
         MarkedPaper paper = papers.onceEach(latest, section);
         Assessments.Facts facts = assessments.facts(assessment);
-        Set<UUID> ids = paper.attempts().stream().map(m -> m.attempt().section()).collect(Collectors.toSet());
+        Set<UUID> ids =
+                paper.attempts().stream().map(m -> m.attempt().section()).collect(Collectors.toSet());
         Map<UUID, String> sections = courses.sectionNames(ids);
         List<Marked> attempts = paper.attempts().stream()
-                .sorted(names
-                        ? Comparator.comparing((Marked m) -> sections.getOrDefault(m.attempt().section(), ""))
-                        // By name, the order itself would tell who is who.
-                        : Comparator.comparing((Marked m) -> m.attempt().id()))
+                .sorted(
+                        names
+                                ? Comparator.comparing((Marked m) ->
+                                        sections.getOrDefault(m.attempt().section(), ""))
+                                // By name, the order itself would tell who is who.
+                                : Comparator.comparing((Marked m) -> m.attempt().id()))
                 .toList();
         return new Leaving(
                 courses.titleOf(facts.course()),

@@ -9,6 +9,8 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.scholion.server.testing.Colleague;
+import org.scholion.server.testing.Counting;
+import org.scholion.server.testing.Crowd;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.Scholion;
 import org.scholion.server.testing.Visitor;
@@ -250,6 +252,20 @@ class AttainmentTest {
                         .get(made.path("/evidence?framework=" + made.framework() + "&code=S1"))
                         .status())
                 .isEqualTo(404);
+    }
+
+    @Test
+    void however_many_assessments_and_attempts_there_are_they_are_read_in_a_few_statements(Scholion.Running school) {
+        Made made = made(school);
+        Lesson lesson = knots(school, "Knots counted");
+        Crowd.at(school, lesson, "A", 300);
+        Counting counting = school.bean(Counting.class);
+        for (String path : List.of("", "/evidence?code=S1&framework=" + made.framework())) {
+            made.aud().get(made.path(path)).ok();
+            assertThat(counting.of(() -> made.aud().get(made.path(path)).ok()).statements())
+                    .as(path)
+                    .isLessThanOrEqualTo(20);
+        }
     }
 
     private static int shown(Visitor student, String code) {

@@ -3,7 +3,6 @@ package org.scholion.server.examine;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.ByteArrayInputStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -34,7 +33,11 @@ class TablesTest {
     }
 
     private static List<String> lines(Lesson lesson, String table) {
-        return lesson.teacher.get(lesson.path("/tables/" + table)).body().lines().toList();
+        return lesson.teacher
+                .get(lesson.path("/tables/" + table))
+                .body()
+                .lines()
+                .toList();
     }
 
     @Test
@@ -52,9 +55,12 @@ class TablesTest {
             String[] cells = line.split(",", -1);
             assertThat(Double.parseDouble(cells[heading.indexOf("percentage")]))
                     .isEqualTo(Double.parseDouble(student.get("percent").stringValue()));
-            assertThat(cells[heading.indexOf("score")]).isEqualTo(student.get("score").stringValue());
+            assertThat(cells[heading.indexOf("score")])
+                    .isEqualTo(student.get("score").stringValue());
         }
-        assertThat(scores).anySatisfy(l -> assertThat(l).contains("Orrel").contains(",yes,").contains(",4,4"));
+        assertThat(scores)
+                .anySatisfy(
+                        l -> assertThat(l).contains("Orrel").contains(",yes,").contains(",4,4"));
     }
 
     @Test
@@ -63,19 +69,31 @@ class TablesTest {
         List<String> answers = lines(lesson, "ANSWERS");
         assertThat(answers).hasSize(1 + 4 * 4);
         assertThat(answers)
-                .anySatisfy(l -> assertThat(l).contains("Orrel").contains(",q4,").contains(",'=1+1,read,,5,"))
+                .anySatisfy(
+                        l -> assertThat(l).contains("Orrel").contains(",q4,").contains(",'=1+1,read,,5,"))
                 .anySatisfy(l -> assertThat(l).contains("Quayle").contains(",clove hitch,settle,,2,"))
-                .anySatisfy(l -> assertThat(l).contains("Haddix").contains(",bowline,scored,2,2,").contains(",key,1"));
+                .anySatisfy(l -> assertThat(l)
+                        .contains("Haddix")
+                        .contains(",bowline,scored,2,2,")
+                        .contains(",key,1"));
     }
 
     @Test
     void without_names_nobody_is_named_and_the_order_tells_nobody(Scholion.Running school) {
         Lesson lesson = lesson(school, "Nobody named");
         for (String table : List.of("SCORES", "MARKS", "ANSWERS", "RESPONSES")) {
-            String body = lesson.teacher.get(lesson.path("/tables/" + table + "?names=false")).body();
-            assertThat(body).as(table).contains("student 1").doesNotContain("Orrel").doesNotContain("Tamsin");
+            String body = lesson.teacher
+                    .get(lesson.path("/tables/" + table + "?names=false"))
+                    .body();
+            assertThat(body)
+                    .as(table)
+                    .contains("student 1")
+                    .doesNotContain("Orrel")
+                    .doesNotContain("Tamsin");
         }
-        assertThat(lines(lesson, "SCORES?names=false").get(1)).as("the first to begin").startsWith("student 1");
+        assertThat(lines(lesson, "SCORES?names=false").get(1))
+                .as("the first to begin")
+                .startsWith("student 1");
     }
 
     @Test
@@ -91,7 +109,10 @@ class TablesTest {
                 String[] cells = csv.get(r).split(",", -1);
                 for (int c = 4; c < 8; c++) {
                     String number = cells[c];
-                    assertThat(marks.get(r).getOptionalCell(c).map(x -> x.asNumber().toPlainString()).orElse(""))
+                    assertThat(marks.get(r)
+                                    .getOptionalCell(c)
+                                    .map(x -> x.asNumber().toPlainString())
+                                    .orElse(""))
                             .as("row %s, column %s", r, c)
                             .isEqualTo(number);
                 }
@@ -103,16 +124,20 @@ class TablesTest {
     }
 
     @Test
-    void what_the_shell_analyses_from_the_responses_are_the_figures_of_the_screen(
-            Scholion.Running school) throws Exception {
+    void what_the_shell_analyses_from_the_responses_are_the_figures_of_the_screen(Scholion.Running school)
+            throws Exception {
         Path dir = Files.createTempDirectory("analysed");
         Lesson lesson = lesson(school, "Analysed twice");
-        lesson.reads("Tamsin Orrel", "q4", Map.of("levels", Map.of("c1", "1", "c2", "1"), "comment", "", "note", "", "hold", false))
+        lesson.reads(
+                        "Tamsin Orrel",
+                        "q4",
+                        Map.of("levels", Map.of("c1", "1", "c2", "1"), "comment", "", "note", "", "hold", false))
                 .ok();
         Path key = dir.resolve("key.json");
         Path responses = dir.resolve("responses.jsonl");
         Files.writeString(key, lesson.teacher.get(lesson.path("/file")).body());
-        Files.writeString(responses, lesson.teacher.get(lesson.path("/tables/RESPONSES")).body());
+        Files.writeString(
+                responses, lesson.teacher.get(lesson.path("/tables/RESPONSES")).body());
         Path out = dir.resolve("out");
         assertThat(Batch.run(
                         System.out,
@@ -128,7 +153,8 @@ class TablesTest {
                 .isZero();
         JsonNode screen = lesson.teacher.get(lesson.path("/examine")).ok();
         String[] test = Files.readAllLines(out.resolve("test.csv")).get(1).split(",", -1);
-        assertThat(Double.parseDouble(test[1])).isEqualTo(screen.get("test").get("mean").get("value").doubleValue());
+        assertThat(Double.parseDouble(test[1]))
+                .isEqualTo(screen.get("test").get("mean").get("value").doubleValue());
         assertThat(Double.parseDouble(test[8]))
                 .isCloseTo(
                         screen.get("test").get("alpha").get("value").doubleValue(),
@@ -137,8 +163,10 @@ class TablesTest {
         for (int j = 0; j < 4; j++) {
             String[] cells = items.get(j + 1).split(",", -1);
             JsonNode m = screen.get("items").get(j).get("measures");
-            assertThat(Double.parseDouble(cells[2])).isEqualTo(m.get("difficulty").get("value").doubleValue());
-            assertThat(Double.parseDouble(cells[6])).isEqualTo(m.get("blank").get("value").doubleValue());
+            assertThat(Double.parseDouble(cells[2]))
+                    .isEqualTo(m.get("difficulty").get("value").doubleValue());
+            assertThat(Double.parseDouble(cells[6]))
+                    .isEqualTo(m.get("blank").get("value").doubleValue());
         }
     }
 
@@ -148,10 +176,13 @@ class TablesTest {
         Visitor colleague = Colleague.called(school, "Tabea").visitor();
         for (String table : List.of("SCORES", "MARKS", "ANSWERS", "WORKBOOK", "RESPONSES")) {
             assertThat(colleague.get(lesson.path("/tables/" + table)).status()).isEqualTo(404);
-            assertThat(school.as("Tamsin Orrel").get(lesson.path("/tables/" + table)).status())
+            assertThat(school.as("Tamsin Orrel")
+                            .get(lesson.path("/tables/" + table))
+                            .status())
                     .isEqualTo(403);
         }
-        assertThat(lesson.teacher.get(lesson.path("/tables/EVERYTHING")).status()).isEqualTo(404);
+        assertThat(lesson.teacher.get(lesson.path("/tables/EVERYTHING")).status())
+                .isEqualTo(404);
     }
 
     private static String words(byte[] pdf) throws Exception {
@@ -169,11 +200,12 @@ class TablesTest {
         assertThat(words)
                 .contains("Reported")
                 .contains("Saltmarsh Harbour School")
-                .contains("Mean 2.25 of 10")
+                .contains("Mean 1.75 of 10")
                 .contains("the key may be wrong")
                 .doesNotContain("Orrel");
-        assertThat(screen.get("test").get("mean").get("value").doubleValue()).isEqualTo(2.25);
-        assertThat(words(lesson.teacher.bytes(lesson.path("/report?names=true")))).contains("Tamsin Orrel");
+        assertThat(screen.get("test").get("mean").get("value").doubleValue()).isEqualTo(1.75);
+        assertThat(words(lesson.teacher.bytes(lesson.path("/report?names=true"))))
+                .contains("Tamsin Orrel");
     }
 
     @Test
@@ -193,15 +225,16 @@ class TablesTest {
                 .stringValue();
         String one = words(lesson.teacher.bytes(reports + "?student=" + noor));
         assertThat(one)
-                .startsWith("1 ")
                 .contains("Noor Haddix")
+                .doesNotContain("Asa Quayle")
                 .contains("What Noor can do")
                 .contains("Told at home")
                 .contains("2 of 10")
-                .contains("20.0%…");
+                .contains("20.0%");
         String all = words(lesson.teacher.bytes(reports + "?section=" + lesson.section("A")));
-        assertThat(all).startsWith("26 ").contains("Asa Quayle").doesNotContain("Kofi Sande");
+        assertThat(all).contains("Asa Quayle").contains("Tamsin Orrel").doesNotContain("Kofi Sande");
         assertThat(lesson.teacher.get(reports + "?student=" + course).status()).isEqualTo(404);
-        assertThat(Colleague.called(school, "Repa").visitor().get(reports).status()).isEqualTo(404);
+        assertThat(Colleague.called(school, "Repa").visitor().get(reports).status())
+                .isEqualTo(404);
     }
 }

@@ -40,7 +40,9 @@ public final class ReportPage {
                 .append(STYLE)
                 .append("</style></head><body>");
         for (int i = 0; i < reports.size(); i++) {
-            out.append("<div class=\"report").append(i == reports.size() - 1 ? " last" : "").append("\">");
+            out.append("<div class=\"report")
+                    .append(i == reports.size() - 1 ? " last" : "")
+                    .append("\">");
             one(reports.get(i), out);
             out.append("</div>");
         }
@@ -49,12 +51,17 @@ public final class ReportPage {
 
     private static void one(Report report, StringBuilder out) {
         out.append("<div class=\"aside\">");
-        report.aside().forEach(a -> out.append("<div>").append(RichText.escaped(a)).append("</div>"));
+        report.aside()
+                .forEach(a -> out.append("<div>").append(RichText.escaped(a)).append("</div>"));
         out.append("</div><h1>").append(RichText.escaped(report.title())).append("</h1>");
-        out.append("<div class=\"below\">").append(RichText.escaped(report.below())).append("</div><div class=\"rule\"></div>");
+        out.append("<div class=\"below\">")
+                .append(RichText.escaped(report.below()))
+                .append("</div><div class=\"rule\"></div>");
         report.blocks().forEach(b -> block(b, out));
         if (!report.foot().isEmpty()) {
-            out.append("<p class=\"foot\">").append(RichText.escaped(report.foot())).append("</p>");
+            out.append("<p class=\"foot\">")
+                    .append(RichText.escaped(report.foot()))
+                    .append("</p>");
         }
     }
 
@@ -104,7 +111,9 @@ public final class ReportPage {
                     .append(percent(Math.min(0.97, s.place())))
                     .append("\"></div></div>");
         } else if (entry instanceof Report.Bar bar && bar.part() > 0) {
-            out.append("<div class=\"bar\" style=\"width: ").append(percent(bar.part())).append("\"></div>");
+            out.append("<div class=\"bar\" style=\"width: ")
+                    .append(percent(bar.part()))
+                    .append("\"></div>");
         }
     }
 
