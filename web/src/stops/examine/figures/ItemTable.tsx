@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { MeanBar } from "../../../parts/MeanBar";
 import { t } from "../../../text";
 import { figure, percent } from "../../../text/figures";
 import { QuestionAnswers } from "../question/QuestionAnswers";
@@ -157,31 +158,14 @@ function MeanOnLine({ item }: { item: ItemLine }) {
   }
   return (
     <span className="flex items-center gap-3">
-      <span aria-hidden="true" className="relative h-3 w-32 shrink-0">
-        <span className="absolute inset-x-0 top-1.5 border-t-2 border-rule" />
-        <span
-          className="absolute top-1.5 border-t-2 border-ink/60"
-          style={{
-            left: `${(low.value ?? 0) * 100}%`,
-            width: `${((high.value ?? 0) - (low.value ?? 0)) * 100}%`,
-          }}
-        />
-        {item.expected !== null && (
-          <span
-            className="absolute -top-0.5 h-4 border-l-2 border-standard"
-            style={{ left: `${Number(item.expected) * 100}%` }}
-          />
-        )}
-        <span
-          className="absolute top-0.5 size-2.5 rounded-full bg-ink"
-          style={{ left: `calc(${difficulty.value * 100}% - 5px)` }}
-        />
-      </span>
+      <MeanBar
+        mean={difficulty.value}
+        low={low.value}
+        high={high.value}
+        expected={item.expected === null ? undefined : Number(item.expected)}
+      />
       <span>
         {figure(difficulty.value)}
-        <span className="sr-only">
-          {t("between {{low}} and {{high}}", { low: figure(low.value), high: figure(high.value) })}
-        </span>
         {item.expected !== null && (
           <span className="block text-small text-standard">
             {t("expected {{mean}}", { mean: figure(Number(item.expected)) })}

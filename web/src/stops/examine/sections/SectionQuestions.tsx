@@ -1,4 +1,5 @@
 import type { Schemas } from "../../../api/client";
+import { MeanBar } from "../../../parts/MeanBar";
 import { t } from "../../../text";
 import { figure } from "../../../text/figures";
 
@@ -75,24 +76,8 @@ function Mean({ mean }: { mean: Schemas["InSection"] }) {
     <span title={mean.mean.missing ?? undefined}>–</span>
   ) : (
     <span className="flex items-center gap-2">
-      <span aria-hidden="true" className="relative h-3 w-24 shrink-0">
-        <span className="absolute inset-x-0 top-1.5 border-t-2 border-rule" />
-        <span
-          className="absolute top-1.5 border-t-2 border-ink/60"
-          style={{
-            left: `${(mean.low.value ?? 0) * 100}%`,
-            width: `${((mean.high.value ?? 0) - (mean.low.value ?? 0)) * 100}%`,
-          }}
-        />
-        <span
-          className="absolute top-0.5 size-2.5 -translate-x-1/2 rounded-full bg-ink"
-          style={{ left: `${value * 100}%` }}
-        />
-      </span>
+      <MeanBar mean={value} low={mean.low.value} high={mean.high.value} className="w-24" />
       {figure(value)}
-      <span className="sr-only">
-        {t("between {{low}} and {{high}}", { low: figure(mean.low.value), high: figure(mean.high.value) })}
-      </span>
     </span>
   );
 }

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useSearchParams } from "react-router";
 import { api, ok, type Schemas } from "../../../api/client";
 import { useKeys } from "../../../parts/Keys";
+import { MeanBar } from "../../../parts/MeanBar";
 import { MarginPart, Note, Sheet } from "../../../parts/Sheet";
 import { Empty, Loaded } from "../../../parts/States";
 import { TableOut } from "../../../parts/table/TableOut";
@@ -78,7 +79,6 @@ export const isFlagged = (q: Schemas["QuestionInSections"]) => q.flags.some((f) 
 /** The mean of each section on one scale, with the interval in which it lies. */
 function Totals({ view }: { view: View }) {
   const most = Number(view.possible) || Math.max(...view.sections.map((s) => s.range.high.value ?? 0), 1);
-  const at = (v: number | null) => `${Math.max(0, Math.min(100, (100 * (v ?? 0)) / most))}%`;
   return (
     <section aria-label={t("Totals of the sections")} className="border-b border-rule px-5 py-3">
       <table className="w-full">
@@ -113,26 +113,13 @@ function Totals({ view }: { view: View }) {
                 {figure(s.sd.value)}
               </td>
               <td className="pl-6">
-                <span className="relative block h-3 w-72">
-                  <span className="absolute inset-x-0 top-1.5 border-t-2 border-rule" />
-                  <span
-                    className="absolute top-1.5 border-t-2 border-ink/60"
-                    style={{
-                      left: at(s.range.low.value),
-                      width: `calc(${at(s.range.high.value)} - ${at(s.range.low.value)})`,
-                    }}
-                  />
-                  <span
-                    className="absolute top-0.5 size-2.5 -translate-x-1/2 rounded-full bg-ink"
-                    style={{ left: at(s.mean.value) }}
-                  />
-                  <span className="sr-only">
-                    {t("between {{low}} and {{high}}", {
-                      low: figure(s.range.low.value),
-                      high: figure(s.range.high.value),
-                    })}
-                  </span>
-                </span>
+                <MeanBar
+                  mean={(s.mean.value ?? 0) / most}
+                  low={(s.range.low.value ?? 0) / most}
+                  high={(s.range.high.value ?? 0) / most}
+                  of={most}
+                  className="block w-72"
+                />
               </td>
             </tr>
           ))}

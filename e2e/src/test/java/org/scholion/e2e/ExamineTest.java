@@ -12,17 +12,9 @@ import org.scholion.server.testing.Scholion;
 /** What the answers tell, and what is done about a question that did not work. */
 @ExtendWith(Scholion.class)
 class ExamineTest {
-    private static Lesson lesson(Scholion.Running school, String title, String... sections) {
-        return Lesson.given(school, title, sections)
-                .sits("Tamsin Orrel", List.of("b"), "bowline", "10 nmi", "Because.")
-                .sits("Noor Haddix", List.of("b"), "bowline", "7 nmi", null)
-                .sits("Asa Quayle", List.of("b"), "clove hitch", "7 nmi", null)
-                .sits("Lotte Marrin", List.of("a"), null, "7", null);
-    }
-
     @Test
     void a_wrong_key_is_found_mended_after_a_look_and_undone_by_keyboard(Scholion.Running school) {
-        Lesson lesson = lesson(school, "A key to mend", "A");
+        Lesson lesson = Lesson.withAWrongKey(school, "A key to mend", "A");
         try (Browser aud = new Browser(school.address(), 1280, 1600)) {
             aud.signIn("Aud Meller")
                     .open("/a/" + lesson.id + "/examine")
@@ -47,7 +39,7 @@ class ExamineTest {
 
     @Test
     void each_kind_of_question_opens_with_its_answers(Scholion.Running school) {
-        Lesson lesson = lesson(school, "Opened", "A");
+        Lesson lesson = Lesson.withAWrongKey(school, "Opened", "A");
         String examine = "/a/" + lesson.id + "/examine?answers=1&item=";
         try (Browser aud = new Browser(school.address(), 1280, 1400)) {
             aud.signIn("Aud Meller").open(examine + "q1").sees("middle third").isAccessible("Examine, a choice");
@@ -67,7 +59,7 @@ class ExamineTest {
 
     @Test
     void a_cell_opens_its_answer_arrows_move_and_a_mark_is_overruled_from_the_table(Scholion.Running school) {
-        Lesson lesson = lesson(school, "Cells", "A");
+        Lesson lesson = Lesson.withAWrongKey(school, "Cells", "A");
         try (Browser aud = new Browser(school.address(), 1280, 1400)) {
             aud.signIn("Aud Meller")
                     .open("/a/" + lesson.id + "/examine/students")
@@ -86,7 +78,7 @@ class ExamineTest {
 
     @Test
     void sections_stand_side_by_side_and_one_alone_says_so(Scholion.Running school) {
-        Lesson lesson = lesson(school, "Two sections", "A", "B");
+        Lesson lesson = Lesson.withAWrongKey(school, "Two sections", "A", "B");
         try (Browser aud = new Browser(school.address(), 1280, 900)) {
             String sections = "/a/" + lesson.id + "/examine/sections";
             aud.signIn("Aud Meller").open(sections).sees("There is only one section to look at.");
@@ -102,7 +94,7 @@ class ExamineTest {
 
     @Test
     void reports_and_tables_are_offered_and_say_what_they_hold(Scholion.Running school) {
-        Lesson lesson = lesson(school, "To print", "A");
+        Lesson lesson = Lesson.withAWrongKey(school, "To print", "A");
         try (Browser aud = new Browser(school.address(), 1280, 900)) {
             aud.signIn("Aud Meller").open("/a/" + lesson.id + "/examine").clickLink("Reports");
             aud.sees("Report of this paper (PDF)").sees("A report for each student (PDF)");

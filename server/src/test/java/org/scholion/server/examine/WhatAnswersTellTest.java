@@ -14,17 +14,9 @@ import tools.jackson.databind.JsonNode;
 
 @ExtendWith(Scholion.class)
 class WhatAnswersTellTest {
-    private static Lesson lesson(Scholion.Running school, String title, String... sections) {
-        return Lesson.given(school, title, sections)
-                .sits("Tamsin Orrel", List.of("b"), "bowline", "10 nmi", "Because.")
-                .sits("Noor Haddix", List.of("b"), "bowline", "7 nmi", null)
-                .sits("Asa Quayle", List.of("b"), "clove hitch", "7 nmi", null)
-                .sits("Lotte Marrin", List.of("a"), null, "7", null);
-    }
-
     @Test
     void every_student_has_a_cell_for_every_question_and_the_score_of_the_gradebook(Scholion.Running school) {
-        Lesson lesson = lesson(school, "A cell an answer", "A");
+        Lesson lesson = Lesson.withAWrongKey(school, "A cell an answer", "A");
         JsonNode view = lesson.teacher.get(lesson.path("/examine/students")).ok();
         assertThat(view.get("questions").valueStream().map(q -> q.get("number").intValue()))
                 .containsExactly(1, 2, 3, 4);
@@ -54,7 +46,7 @@ class WhatAnswersTellTest {
 
     @Test
     void a_question_lists_its_answers_by_frequency_in_full_with_what_each_got(Scholion.Running school) {
-        Lesson lesson = lesson(school, "By frequency", "A");
+        Lesson lesson = Lesson.withAWrongKey(school, "By frequency", "A");
         JsonNode view = lesson.teacher.get(lesson.path("/examine/questions/q2")).ok();
         assertThat(view.get("asked").intValue()).isEqualTo(4);
         assertThat(view.get("answered").intValue()).isEqualTo(3);
@@ -71,7 +63,7 @@ class WhatAnswersTellTest {
 
     @Test
     void typed_numbers_come_as_places_on_a_line_beside_what_is_accepted(Scholion.Running school) {
-        Lesson lesson = lesson(school, "On a line", "A");
+        Lesson lesson = Lesson.withAWrongKey(school, "On a line", "A");
         JsonNode line =
                 lesson.teacher.get(lesson.path("/examine/questions/q3")).ok().get("line");
         assertThat(line.get("numbers").valueStream().map(n -> n.get("value").stringValue()))
@@ -82,7 +74,7 @@ class WhatAnswersTellTest {
 
     @Test
     void an_open_question_counts_its_levels_as_they_are_read(Scholion.Running school) {
-        Lesson lesson = lesson(school, "Levels counted", "A");
+        Lesson lesson = Lesson.withAWrongKey(school, "Levels counted", "A");
         lesson.reads(
                         "Tamsin Orrel",
                         "q4",
@@ -104,7 +96,7 @@ class WhatAnswersTellTest {
 
     @Test
     void a_wrong_key_is_mended_from_its_flag_and_the_promised_effect_is_what_happens(Scholion.Running school) {
-        Lesson lesson = lesson(school, "A key mended", "A");
+        Lesson lesson = Lesson.withAWrongKey(school, "A key mended", "A");
         JsonNode item =
                 lesson.teacher.get(lesson.path("/examine")).ok().get("items").get(0);
         assertThat(item.get("flags").valueStream().map(f -> f.get("flag").stringValue()))
@@ -154,7 +146,7 @@ class WhatAnswersTellTest {
 
     @Test
     void each_remedy_says_what_it_does_and_does_it(Scholion.Running school) {
-        Lesson lesson = lesson(school, "Every remedy", "A");
+        Lesson lesson = Lesson.withAWrongKey(school, "Every remedy", "A");
         assertThat(words(lesson, Map.of("what", "CHANGE_KEY", "item", "q1", "option", "b")))
                 .isEqualTo("question 1: “At neaps” is right instead");
         assertThat(words(lesson, Map.of("what", "DROP", "item", "q1"))).isEqualTo("question 1 is dropped for everyone");
@@ -204,7 +196,7 @@ class WhatAnswersTellTest {
 
     @Test
     void a_remedy_that_cannot_be_names_the_place_and_changes_nothing(Scholion.Running school) {
-        Lesson lesson = lesson(school, "No such remedy", "A");
+        Lesson lesson = Lesson.withAWrongKey(school, "No such remedy", "A");
         for (Map<String, Object> wrong : List.<Map<String, Object>>of(
                 Map.of("what", "ACCEPT_ALSO", "item", "q1", "option", "z", "edition", 1),
                 Map.of("what", "ACCEPT_ALSO", "item", "q1", "option", "a", "edition", 1),
@@ -230,7 +222,7 @@ class WhatAnswersTellTest {
 
     @Test
     void sections_are_compared_with_intervals_and_question_by_question(Scholion.Running school) {
-        Lesson lesson = lesson(school, "Side by side", "A", "B")
+        Lesson lesson = Lesson.withAWrongKey(school, "Side by side", "A", "B")
                 .sits("Kofi Sande", List.of("a"), "bowline", "10 nmi", null)
                 .sits("Rosa Ellery", List.of("a"), "bowline", "10", null);
         JsonNode view = lesson.teacher.get(lesson.path("/examine/sections")).ok();
@@ -253,7 +245,7 @@ class WhatAnswersTellTest {
 
     @Test
     void what_is_undecided_and_left_out_is_counted_and_a_band_has_its_threshold(Scholion.Running school) {
-        Lesson lesson = lesson(school, "Undecided counted", "A");
+        Lesson lesson = Lesson.withAWrongKey(school, "Undecided counted", "A");
         JsonNode view = lesson.teacher.get(lesson.path("/examine")).ok();
         assertThat(view.get("undecided").intValue())
                 .as("an answer to read and a doubt")
@@ -270,7 +262,7 @@ class WhatAnswersTellTest {
 
     @Test
     void a_colleague_and_a_student_examine_nothing(Scholion.Running school) {
-        Lesson lesson = lesson(school, "Not theirs to examine", "A");
+        Lesson lesson = Lesson.withAWrongKey(school, "Not theirs to examine", "A");
         Visitor colleague = Colleague.called(school, "Wilma").visitor();
         for (Visitor other : List.of(colleague, school.as("Tamsin Orrel"))) {
             for (String path : List.of("/examine/students", "/examine/questions/q2", "/examine/sections")) {

@@ -154,6 +154,15 @@ public final class Lesson {
         return this;
     }
 
+    /** Four of section A, of whom the best three chose what the key of the first question has for wrong. */
+    public static Lesson withAWrongKey(Scholion.Running school, String title, String... sections) {
+        return given(school, title, sections)
+                .sits("Tamsin Orrel", List.of("b"), "bowline", "10 nmi", "Because.")
+                .sits("Noor Haddix", List.of("b"), "bowline", "7 nmi", null)
+                .sits("Asa Quayle", List.of("b"), "clove hitch", "7 nmi", null)
+                .sits("Lotte Marrin", List.of("a"), null, "7", null);
+    }
+
     public String begin(Visitor student) {
         for (JsonNode line : student.get("/api/student/todo").ok()) {
             if (line.get("title").stringValue().equals(title())) {
