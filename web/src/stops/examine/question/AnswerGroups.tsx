@@ -32,7 +32,7 @@ export function AnswerGroups({ view }: { view: QuestionView }) {
             <th scope="col" className="w-24 font-normal">
               {t("mark")}
             </th>
-            <th scope="col" className="w-16 text-right font-normal">
+            <th scope="col" className="w-20 text-right font-normal">
               {t("students")}
             </th>
             <th scope="col" className="w-24 text-right font-normal">
@@ -41,7 +41,7 @@ export function AnswerGroups({ view }: { view: QuestionView }) {
             <th scope="col" className="w-24 text-right font-normal">
               {t("lower third")}
             </th>
-            <th scope="col" className="w-20 text-right font-normal">
+            <th scope="col" className="w-28 text-right font-normal">
               {t("r with the rest")}
             </th>
           </tr>

@@ -10,7 +10,7 @@ import org.scholion.core.answer.Answer;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.NumberItem;
 import org.scholion.core.number.Fraction;
-import org.scholion.core.quantity.TypedNumber;
+import org.scholion.core.score.TypedValue;
 
 /**
  * Where the numbers that were typed lie, against what is accepted. Numbers in another unit than the expected one are
@@ -41,7 +41,7 @@ public record NumberLine(
         Map<Fraction, Integer> counts = new TreeMap<>();
         int elsewhere = 0;
         for (Answer answer : answers) {
-            Fraction value = value(number, answer);
+            Fraction value = TypedValue.of(number, answer).orElse(null);
             if (value == null) {
                 elsewhere++;
             } else {
@@ -49,14 +49,6 @@ public record NumberLine(
             }
         }
         return counts.isEmpty() ? null : of(number, counts, elsewhere);
-    }
-
-    private static @Nullable Fraction value(NumberItem item, Answer answer) {
-        String expected = item.unit() == null ? "" : item.unit().expect().strip();
-        return TypedNumber.read(answer.shown(), item.decimal(), expected.equals("%"))
-                .filter(n -> n.unit().isEmpty() || n.unit().equals(expected))
-                .map(TypedNumber::value)
-                .orElse(null);
     }
 
     private static NumberLine of(NumberItem item, Map<Fraction, Integer> counts, int elsewhere) {

@@ -179,13 +179,12 @@ class WhatAnswersTellTest {
                 List.of(new Named("a", "anchor"), new Named("b", "buoy"), new Named("c", "chain")),
                 List.of("c", "a", "b"),
                 OrderItem.Rule.EXACT);
-        Crossed crossed = Crossed.of(
-                item, List.of(new Answer.Ordered(List.of("a", "b", "c")), new Answer.Ordered(List.of("a"))));
+        Crossed crossed =
+                Crossed.of(item, List.of(new Answer.Ordered(List.of("a", "b", "c")), new Answer.Ordered(List.of("a"))));
         assertThat(crossed.columns()).containsExactly("1", "2", "3");
         assertThat(crossed.counts()).containsExactly(List.of(2, 0, 0), List.of(0, 1, 0), List.of(0, 0, 1));
         assertThat(crossed.keyed())
-                .containsExactly(
-                        List.of(false, true, false), List.of(false, false, true), List.of(true, false, false));
+                .containsExactly(List.of(false, true, false), List.of(false, false, true), List.of(true, false, false));
         assertThat(Unfinished.is(item, new Answer.Ordered(List.of("a")))).isTrue();
         assertThat(Unfinished.canTell(item)).isTrue();
     }

@@ -90,9 +90,9 @@ final class PaperReport {
         return new Report.Rows(
                 List.of(
                         new Report.Column("percent", 12, false),
-                        new Report.Column("", 40, false),
-                        new Report.Column("students", 12, true),
-                        new Report.Column("what begins here", 36, true)),
+                        new Report.Column("", 36, false),
+                        new Report.Column("students", 10, true),
+                        new Report.Column("what begins here", 42, true)),
                 rows);
     }
 
@@ -111,20 +111,16 @@ final class PaperReport {
                                     or0(item.measures().high())),
                     Report.strong(two(item.measures().difficulty())),
                     Report.text(two(item.measures().itemRest())),
-                    Report.text(String.join(
-                            ", ",
-                            item.flags().stream()
-                                    .map(Examination.FlagView::words)
-                                    .toList()))));
+                    Report.text(item.flags().isEmpty() ? "" : "look")));
         }
         return new Report.Rows(
                 List.of(
                         new Report.Column("No.", 5, false),
-                        new Report.Column("question", 41, false),
+                        new Report.Column("question", 51, false),
                         new Report.Column("mean score (0 to 1)", 20, false),
                         new Report.Column("mean", 8, true),
                         new Report.Column("r", 8, true),
-                        new Report.Column("flags", 18, true)),
+                        new Report.Column("", 8, true)),
                 rows);
     }
 

@@ -14,13 +14,13 @@ public final class ReportPage {
               @bottom-left { font-family: FONTS; font-size: 8.5pt; } }
             body { font-family: FONTS; font-size: 10pt; line-height: 1.3; word-wrap: break-word; color: #1d2433; }
             .report { page-break-after: always; } .last { page-break-after: auto; }
-            h1 { font-size: 19pt; margin: 0; } h2 { font-size: 10.5pt; margin: 5mm 0 1mm 0; color: #5a6072; }
-            p { margin: 0 0 1.5mm 0; } .below { color: #5a6072; margin-bottom: 2mm; }
+            h1 { font-size: 19pt; margin: 0; } h2 { font-size: 10.5pt; margin: 4mm 0 0.5mm 0; color: #5a6072; page-break-after: avoid; }
+            p { margin: 0 0 1mm 0; } .below { color: #5a6072; margin-bottom: 2mm; }
             .aside { float: right; text-align: right; font-size: 9pt; color: #5a6072; margin-left: 6mm; }
             .rule { border-bottom: 1.2pt solid #1d2433; margin-bottom: 3mm; clear: both; }
             table { border-collapse: collapse; width: 100%; table-layout: fixed; }
             th { font-weight: normal; font-size: 8.5pt; color: #5a6072; text-align: left; }
-            td, th { padding: 0.9mm 2mm 0.9mm 0; border-bottom: 0.4pt solid #d8d5c8; vertical-align: top; }
+            td, th { padding: 0.6mm 2mm 0.6mm 0; border-bottom: 0.4pt solid #d8d5c8; vertical-align: top; }
             .right { text-align: right; } .strong { font-weight: bold; }
             tr { page-break-inside: avoid; }
             .track { position: relative; height: 3mm; width: 100%; }
