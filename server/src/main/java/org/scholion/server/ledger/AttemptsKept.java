@@ -40,10 +40,13 @@ class AttemptsKept implements KeptOfStudent {
 
     @Override
     public void move(UUID from, UUID to) {
-        entities.createQuery("update AnyAttempt a set a.student = :to where a.student = :from")
-                .setParameter("to", to)
-                .setParameter("from", from)
-                .executeUpdate();
+        // Whoever takes a practice once more has set the attempt before it aside.
+        for (String who : List.of("student", "setAsideBy")) {
+            entities.createQuery("update AnyAttempt a set a." + who + " = :to where a." + who + " = :from")
+                    .setParameter("to", to)
+                    .setParameter("from", from)
+                    .executeUpdate();
+        }
     }
 
     private record Told(

@@ -150,27 +150,24 @@ class AttainmentTest {
         int revision = was.get("revision").intValue();
         try {
             JsonNode saved = made.aud()
-                    .put(rule, Map.of("way", way("LATEST", 1, "100", " moored ", "0", "adrift"), "revision", revision))
+                    .put(rule, Map.of("way", way("BEST", 1, "100", " moored ", "0", "adrift"), "revision", revision))
                     .ok();
             JsonNode view = made.aud().get(made.path("?bound=1")).ok();
-            JsonNode asa = made.cell(view, "Quayle", "S1");
-            assertThat(asa.get("percent").stringValue())
-                    .as("only the latest counts")
-                    .isEqualTo("0");
-            assertThat(asa.get("level").intValue()).isZero();
             JsonNode noor = made.cell(view, "Haddix", "S1");
+            assertThat(noor.get("percent").stringValue()).as("the best counts").isEqualTo("100");
             assertThat(noor.get("level").intValue()).isEqualTo(1);
             assertThat(view.get("way").get("levels").get(1).get("label").stringValue())
                     .isEqualTo("moored");
-            List<String> below = made.row(view, "S1")
-                    .get("below")
-                    .valueStream()
-                    .map(i ->
-                            view.get("students").get(i.intValue()).get("family").stringValue())
-                    .toList();
-            assertThat(below).contains("Quayle").doesNotContain("Haddix");
+            JsonNode row = made.row(view, "S1");
+            List<Integer> below = row.get("below").valueStream().map(JsonNode::intValue).toList();
+            for (int at = 0; at < row.get("cells").size(); at++) {
+                JsonNode cell = row.get("cells").get(at);
+                boolean moored = !cell.isNull() && cell.get("percent").stringValue().equals("100");
+                assertThat(below.contains(at)).isEqualTo(!cell.isNull() && !moored);
+                assertThat(!cell.isNull() && cell.path("level").asInt(-1) == 1).isEqualTo(moored);
+            }
             assertThat(made.aud()
-                            .put(rule, Map.of("way", way("BEST", 1, "0", "x"), "revision", revision))
+                            .put(rule, Map.of("way", way("SHARE", 1, "0", "x"), "revision", revision))
                             .status())
                     .as("the same change again")
                     .isEqualTo(409);
