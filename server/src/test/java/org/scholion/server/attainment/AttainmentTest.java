@@ -159,10 +159,12 @@ class AttainmentTest {
             assertThat(view.get("way").get("levels").get(1).get("label").stringValue())
                     .isEqualTo("moored");
             JsonNode row = made.row(view, "S1");
-            List<Integer> below = row.get("below").valueStream().map(JsonNode::intValue).toList();
+            List<Integer> below =
+                    row.get("below").valueStream().map(JsonNode::intValue).toList();
             for (int at = 0; at < row.get("cells").size(); at++) {
                 JsonNode cell = row.get("cells").get(at);
-                boolean moored = !cell.isNull() && cell.get("percent").stringValue().equals("100");
+                boolean moored =
+                        !cell.isNull() && cell.get("percent").stringValue().equals("100");
                 assertThat(below.contains(at)).isEqualTo(!cell.isNull() && !moored);
                 assertThat(!cell.isNull() && cell.path("level").asInt(-1) == 1).isEqualTo(moored);
             }
