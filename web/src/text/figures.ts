@@ -110,3 +110,18 @@ export function stretch(seconds: number): string {
     ? `${minutes}:${two(s % 60)}`
     : `${Math.floor(minutes / 60)}:${two(minutes % 60)}:${two(s % 60)}`;
 }
+
+/** A share from 0 to 1 as a whole percentage; a dash when it is undefined. */
+export function share(value: number | null): string {
+  return value === null ? "–" : percent(String(Math.round(value * 100)));
+}
+
+/** Between which figures something lies. */
+export function between(low: number | null, high: number | null): string {
+  return t("between {{low}} and {{high}}", { low: figure(low), high: figure(high) });
+}
+
+/** The same of shares, as percentages. */
+export function betweenShares(low: number, high: number): string {
+  return t("between {{low}}% and {{high}}%", { low: Math.round(low * 100), high: Math.round(high * 100) });
+}

@@ -1,9 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, ok, type Schemas } from "../../api/client";
+import { IntervalBar } from "../../parts/IntervalBar";
 import { Empty, Loaded } from "../../parts/States";
 import { t } from "../../text";
-import { percent } from "../../text/figures";
-import { ShareBar } from "../standards/attainment/ShareBar";
+import { betweenShares, percent } from "../../text/figures";
 
 /** What a student has shown so far, in the school's words, and what would show more. */
 export function CanDo() {
@@ -53,7 +53,14 @@ function CourseShown({ shown }: { shown: Schemas["CourseShown"] }) {
           >
             <span className={`font-script ${s.depth === 0 ? "font-semibold" : ""}`}>{s.text}</span>
             <strong className="text-right text-standard">{s.level ?? t("too little to say")}</strong>
-            <ShareBar place={s.place} low={s.low} high={s.high} className="w-full max-w-60" />
+            <IntervalBar
+              of="standard"
+              place={s.place}
+              low={s.low}
+              high={s.high}
+              says={betweenShares(s.low, s.high)}
+              className="w-full max-w-60"
+            />
             <span className="text-right text-small text-soft">
               {percent(s.percent)} · {t("{{count}} answers", { count: s.pieces })}
             </span>

@@ -1,9 +1,9 @@
 import { Link } from "react-router";
 import { TextButton } from "../../../parts/Button";
-import { MakeGroup } from "../../../parts/MakeGroup";
 import { MarginPart, Note } from "../../../parts/Sheet";
 import { t } from "../../../text";
 import { percent } from "../../../text/figures";
+import { MakeGroup } from "../../courses/groups/MakeGroup";
 import { EvidencePart } from "./EvidencePart";
 import type { Row, View } from "./useAttainment";
 

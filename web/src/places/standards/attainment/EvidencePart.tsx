@@ -4,7 +4,7 @@ import { Mark } from "../../../parts/Mark";
 import { MarginPart, Note } from "../../../parts/Sheet";
 import { Loaded } from "../../../parts/States";
 import { t } from "../../../text";
-import { percent } from "../../../text/figures";
+import { betweenShares, percent } from "../../../text/figures";
 import { type Student, useEvidence } from "./useAttainment";
 
 /** What an attainment rests on, question by question; of one student with the marks. */
@@ -38,11 +38,7 @@ export function EvidencePart({
                 <p>
                   <strong>{percent(view.percent)}</strong>{" "}
                   {view.level ?? (view.percent === null ? "" : t("too little to say"))}
-                  {view.interval &&
-                    ` · ${t("between {{low}}% and {{high}}%", {
-                      low: Math.round(view.interval.low * 100),
-                      high: Math.round(view.interval.high * 100),
-                    })}`}
+                  {view.interval && ` · ${betweenShares(view.interval.low, view.interval.high)}`}
                 </p>
                 <p className="text-small">{view.because}</p>
                 <p className="flex flex-wrap gap-x-4 text-small">

@@ -1,6 +1,6 @@
+import { IntervalBar } from "../../../parts/IntervalBar";
 import { t } from "../../../text";
-import { percent } from "../../../text/figures";
-import { ShareBar } from "./ShareBar";
+import { betweenShares, percent } from "../../../text/figures";
 import type { Row, View } from "./useAttainment";
 
 /** The standards as a tree: each with the class on a line, and every student as a dot. */
@@ -61,7 +61,14 @@ export function StandardTree({
                 </span>
               ) : (
                 <span className="flex items-center gap-3">
-                  <ShareBar place={row.place} low={row.low} high={row.high} bound={bound} />
+                  <IntervalBar
+                    of="standard"
+                    place={row.place}
+                    low={row.low}
+                    high={row.high}
+                    upright={bound}
+                    says={betweenShares(row.low, row.high)}
+                  />
                   <strong>{percent(row.mean)}</strong>
                 </span>
               )}

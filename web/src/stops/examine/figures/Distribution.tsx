@@ -1,3 +1,4 @@
+import { CountBar } from "../../../parts/CountBar";
 import { MarginPart } from "../../../parts/Sheet";
 import { t } from "../../../text";
 import { figure, percent } from "../../../text/figures";
@@ -37,11 +38,7 @@ export function Distribution({ view }: { view: View }) {
                     className="w-16 text-left align-top font-normal text-soft"
                   >{`${from} – ${from + 10}`}</th>
                   <td className="w-28 align-top whitespace-nowrap">
-                    <span
-                      aria-hidden="true"
-                      className="mr-2 inline-block h-3 bg-ink align-middle"
-                      style={{ width: `${(n / most) * 70}%` }}
-                    />
+                    <CountBar part={n} of={most} className="mr-2 w-16" />
                     {n > 0 && n}
                   </td>
                   <td className="text-right align-top text-soft">{begins(tenth)}</td>

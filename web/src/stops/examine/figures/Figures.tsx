@@ -7,6 +7,8 @@ import { useWhere } from "../../Assessment";
 import { ExamineViews } from "../ExamineViews";
 import { QuestionMargin } from "../question/QuestionMargin";
 import { AddForAll } from "../remedy/AddForAll";
+import { Done } from "../remedy/Done";
+import { useDone } from "../remedy/useDone";
 import { BelowPass } from "./BelowPass";
 import { Distribution } from "./Distribution";
 import { ItemTable } from "./ItemTable";
@@ -36,6 +38,7 @@ export function Examine() {
 }
 
 function Figures({ assessment, view }: { assessment: string; view: View }) {
+  const done = useDone(assessment);
   const [params, setParams] = useSearchParams();
   const by = (params.get("by") ?? "number") as By;
   const items = sorted(view.items, by);
@@ -63,9 +66,10 @@ function Figures({ assessment, view }: { assessment: string; view: View }) {
     <Sheet
       margin={
         <>
-          {chosen && <QuestionMargin assessment={assessment} view={view} item={chosen} />}
+          <Done done={done} />
+          {chosen && <QuestionMargin assessment={assessment} view={view} item={chosen} done={done} />}
           <Distribution view={view} />
-          <AddForAll assessment={assessment} edition={view.edition} />
+          <AddForAll assessment={assessment} edition={view.edition} done={done} />
         </>
       }
     >

@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
-import { MeanBar } from "../../../parts/MeanBar";
+import { IntervalBar } from "../../../parts/IntervalBar";
 import { t } from "../../../text";
-import { figure, percent } from "../../../text/figures";
+import { between, figure, share } from "../../../text/figures";
 import { QuestionAnswers } from "../question/QuestionAnswers";
 import type { By } from "./order";
 import type { ItemLine, View } from "./useExamine";
@@ -147,9 +147,6 @@ function ItemRow({
   );
 }
 
-export const share = (value: number | null) =>
-  value === null ? "–" : percent(String(Math.round(value * 100)));
-
 /** The mean as a point, the interval as a line through it, what was expected as a small upright. */
 function MeanOnLine({ item }: { item: ItemLine }) {
   const { difficulty, low, high } = item.measures;
@@ -158,11 +155,13 @@ function MeanOnLine({ item }: { item: ItemLine }) {
   }
   return (
     <span className="flex items-center gap-3">
-      <MeanBar
-        mean={difficulty.value}
-        low={low.value}
-        high={high.value}
-        expected={item.expected === null ? undefined : Number(item.expected)}
+      <IntervalBar
+        of="mean"
+        place={difficulty.value}
+        low={low.value ?? 0}
+        high={high.value ?? 0}
+        upright={item.expected === null ? undefined : Number(item.expected)}
+        says={between(low.value, high.value)}
       />
       <span>
         {figure(difficulty.value)}

@@ -4,9 +4,8 @@ import { TextButton } from "../../../parts/Button";
 import { GivenAnswer } from "../../../parts/GivenAnswer";
 import { Mark } from "../../../parts/Mark";
 import { t } from "../../../text";
-import { figure } from "../../../text/figures";
+import { figure, share } from "../../../text/figures";
 import { useHeader, useWhere } from "../../Assessment";
-import { share } from "../figures/ItemTable";
 import type { QuestionView } from "./useQuestion";
 
 const FIRST = 12;

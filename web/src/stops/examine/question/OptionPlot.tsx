@@ -1,8 +1,7 @@
+import { CountBar } from "../../../parts/CountBar";
 import { t } from "../../../text";
-import { figure } from "../../../text/figures";
-import { share } from "../figures/ItemTable";
+import { figure, share } from "../../../text/figures";
 import type { ItemLine } from "../figures/useExamine";
-import { Bar } from "./QuestionAnswers";
 
 /** How each option was chosen by the upper, the middle and the lower third. */
 export function OptionPlot({ item }: { item: ItemLine }) {
@@ -37,7 +36,7 @@ export function OptionPlot({ item }: { item: ItemLine }) {
             <td className="py-1 text-right">{o.count}</td>
             {[o.upper, o.middle, o.lower].map((third, k) => (
               <td key={k} className="py-1 pl-4 whitespace-nowrap">
-                <Bar part={third.value ?? 0} of={1} className="w-20" /> {share(third.value)}
+                <CountBar part={third.value ?? 0} of={1} className="w-20" /> {share(third.value)}
               </td>
             ))}
             <td className="py-1 text-right" title={o.optionRest.missing ?? undefined}>

@@ -1,3 +1,4 @@
+import { CountBar } from "../../../parts/CountBar";
 import { Loaded } from "../../../parts/States";
 import { t } from "../../../text";
 import type { ItemLine } from "../figures/useExamine";
@@ -63,7 +64,7 @@ function Levels({ view }: { view: QuestionView }) {
                   </th>
                   <td className="w-12 py-1 text-right">{l.points}</td>
                   <td className="w-44 py-1 pl-3">
-                    <Bar part={l.count} of={most} /> {l.count}
+                    <CountBar part={l.count} of={most} /> {l.count}
                   </td>
                 </tr>
               ))}
@@ -94,19 +95,11 @@ function Broke({ view }: { view: QuestionView }) {
               {t("line {{n}}", { n: b.line })}
             </th>
             <td className="py-1">
-              <Bar part={b.count} of={most} /> {b.count}
+              <CountBar part={b.count} of={most} /> {b.count}
             </td>
           </tr>
         ))}
       </tbody>
     </table>
-  );
-}
-
-export function Bar({ part, of, className = "w-32" }: { part: number; of: number; className?: string }) {
-  return (
-    <span aria-hidden="true" className={`inline-block h-3 align-middle ${className}`}>
-      <span className="block h-3 bg-ink" style={{ width: `${of === 0 ? 0 : (100 * part) / of}%` }} />
-    </span>
   );
 }

@@ -3,6 +3,7 @@ import { MarginPart, Note } from "../../../parts/Sheet";
 import { t } from "../../../text";
 import { figure } from "../../../text/figures";
 import type { ItemLine, View } from "../figures/useExamine";
+import type { useDone } from "../remedy/useDone";
 import { WhatCanBeDone } from "../remedy/WhatCanBeDone";
 
 const WHAT_IT_MEANS: Record<string, string> = {
@@ -24,10 +25,12 @@ export function QuestionMargin({
   assessment,
   view,
   item,
+  done,
 }: {
   assessment: string;
   view: View;
   item: ItemLine;
+  done: ReturnType<typeof useDone>;
 }) {
   return (
     <>
@@ -46,7 +49,7 @@ export function QuestionMargin({
           {t("Go to its key")}
         </Link>
       </MarginPart>
-      <WhatCanBeDone key={item.item} assessment={assessment} edition={view.edition} item={item} />
+      <WhatCanBeDone key={item.item} assessment={assessment} edition={view.edition} item={item} done={done} />
       <MarginPart title={t("Figures of question {{n}}", { n: item.number })}>
         <p className="text-small text-soft">
           {t("mean score")} {figure(item.measures.difficulty.value)} ·{" "}

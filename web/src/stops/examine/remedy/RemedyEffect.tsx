@@ -1,4 +1,3 @@
-import type { ReactNode } from "react";
 import { Button } from "../../../parts/Button";
 import { Effect } from "../../../parts/Effect";
 import { Note } from "../../../parts/Sheet";
@@ -13,23 +12,20 @@ export function RemedyEffect({
   wanted,
   remedy,
   onDone,
-  children,
 }: {
   wanted: Remedy | null;
   remedy: ReturnType<typeof useRemedy>;
   onDone: () => void;
-  children?: ReactNode;
 }) {
-  const { preview, make, undo } = remedy;
+  const { preview, make } = remedy;
   const seen = wanted !== null && preview.data && !preview.isPlaceholderData && !preview.error;
-  const job = make.data?.effect.job ?? undo.data?.job ?? null;
+  const job = make.data?.effect.job ?? null;
   return (
     <>
       {wanted && preview.data && (
         <>
           <Effect effect={preview.data.effect} by="waiting" />
           <ReliabilityMoves reliability={preview.data.reliability} />
-          {children}
           <p className="my-2">
             <Button
               look="strong"
@@ -42,7 +38,7 @@ export function RemedyEffect({
           <p className="text-small text-soft">{t("Nothing changes before you confirm. It can be undone.")}</p>
         </>
       )}
-      <Trouble error={wanted ? (preview.error ?? make.error) : (make.error ?? undo.error)} />
+      <Trouble error={wanted ? (preview.error ?? make.error) : make.error} />
       {job && <Work key={job} id={job} />}
     </>
   );

@@ -1,13 +1,14 @@
 import { useState } from "react";
-import { Button, TextButton } from "../../../parts/Button";
+import { Button } from "../../../parts/Button";
 import { Field } from "../../../parts/Field";
-import { Kbd, useKeys } from "../../../parts/Keys";
+import { useKeys } from "../../../parts/Keys";
 import { MarginPart } from "../../../parts/Sheet";
 import { useSettled } from "../../../parts/useSettled";
 import { t } from "../../../text";
 import type { ItemLine } from "../figures/useExamine";
 import { RemedyEffect } from "./RemedyEffect";
 import { likeliest, waysFor, withOption } from "./remedies";
+import type { useDone } from "./useDone";
 import { type Remedy, useRemedy } from "./useRemedy";
 
 /** What can be done about the chosen question; each choice shows first what it would do. */
@@ -15,10 +16,12 @@ export function WhatCanBeDone({
   assessment,
   edition,
   item,
+  done,
 }: {
   assessment: string;
   edition: number;
   item: ItemLine;
+  done: ReturnType<typeof useDone>;
 }) {
   const [what, setWhat] = useState<Remedy["what"] | null>(null);
   const [option, setOption] = useState(() => likeliest(item));
@@ -36,25 +39,15 @@ export function WhatCanBeDone({
         edition,
       }
     : null;
-  const remedy = useRemedy(assessment, wanted);
+  const remedy = useRemedy(assessment, wanted, done);
   const choose = (way: Remedy["what"]) => setWhat(what === way ? null : way);
-  const undo = () => remedy.done && remedy.undo.mutate(remedy.done.edition);
   useKeys([
     ...ways.map(
       (way, i) => [String(i + 1), t(way.words), () => choose(way.what)] as [string, string, () => void],
     ),
-    ["u", t("undo what was done here"), undo],
   ]);
   return (
     <MarginPart title={t("What can be done")}>
-      {remedy.done && (
-        <p role="status" className="mb-2 text-small">
-          {t("Done: {{what}}.", { what: remedy.done.words })}{" "}
-          <TextButton className="min-h-6" onClick={undo} disabled={remedy.undo.isPending}>
-            {t("Undo")} <Kbd>U</Kbd>
-          </TextButton>
-        </p>
-      )}
       <div className="grid gap-1.5">
         {ways.map((way, i) => (
           <Button

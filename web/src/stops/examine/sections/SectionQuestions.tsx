@@ -1,7 +1,7 @@
 import type { Schemas } from "../../../api/client";
-import { MeanBar } from "../../../parts/MeanBar";
+import { IntervalBar } from "../../../parts/IntervalBar";
 import { t } from "../../../text";
-import { figure } from "../../../text/figures";
+import { between, figure } from "../../../text/figures";
 
 /** The mean of each question in each section, with its interval. */
 export function SectionQuestions({
@@ -76,7 +76,14 @@ function Mean({ mean }: { mean: Schemas["InSection"] }) {
     <span title={mean.mean.missing ?? undefined}>–</span>
   ) : (
     <span className="flex items-center gap-2">
-      <MeanBar mean={value} low={mean.low.value} high={mean.high.value} className="w-24" />
+      <IntervalBar
+        of="mean"
+        place={value}
+        low={mean.low.value ?? 0}
+        high={mean.high.value ?? 0}
+        says={between(mean.low.value, mean.high.value)}
+        className="w-24"
+      />
       {figure(value)}
     </span>
   );

@@ -1,13 +1,13 @@
 import { useQuery } from "@tanstack/react-query";
 import { useSearchParams } from "react-router";
 import { api, ok, type Schemas } from "../../../api/client";
+import { IntervalBar } from "../../../parts/IntervalBar";
 import { useKeys } from "../../../parts/Keys";
-import { MeanBar } from "../../../parts/MeanBar";
 import { MarginPart, Note, Sheet } from "../../../parts/Sheet";
 import { Empty, Loaded } from "../../../parts/States";
 import { TableOut } from "../../../parts/table/TableOut";
 import { t } from "../../../text";
-import { figure, points } from "../../../text/figures";
+import { between, figure, points } from "../../../text/figures";
 import { useWhere } from "../../Assessment";
 import { ExamineViews } from "../ExamineViews";
 import { SectionQuestions } from "./SectionQuestions";
@@ -113,12 +113,13 @@ function Totals({ view }: { view: View }) {
                 {figure(s.sd.value)}
               </td>
               <td className="pl-6">
-                <MeanBar
-                  mean={(s.mean.value ?? 0) / most}
+                <IntervalBar
+                  of="mean"
+                  place={(s.mean.value ?? 0) / most}
                   low={(s.range.low.value ?? 0) / most}
                   high={(s.range.high.value ?? 0) / most}
-                  of={most}
-                  className="block w-72"
+                  says={between(s.range.low.value, s.range.high.value)}
+                  className="w-72"
                 />
               </td>
             </tr>

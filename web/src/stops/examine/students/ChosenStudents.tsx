@@ -1,5 +1,5 @@
-import { MakeGroup } from "../../../parts/MakeGroup";
 import { MarginPart, Note } from "../../../parts/Sheet";
+import { MakeGroup } from "../../../places/courses/groups/MakeGroup";
 import { t } from "../../../text";
 import type { Student } from "./useStudents";
 

@@ -70,7 +70,7 @@ export function StudentsMargin({
               })}
             </p>
             <Link
-              to={`/a/${assessment}/examine?item=${question.item}&answers=1`}
+              to={`/a/${assessment}/examine?item=${question.item}&answers=1${section ? `&section=${section}` : ""}`}
               className="block min-h-6 text-small underline underline-offset-2"
             >
               {t("All answers to it")}

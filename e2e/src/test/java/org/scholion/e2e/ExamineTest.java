@@ -33,7 +33,9 @@ class ExamineTest {
                     .seesNot("Done: question 1");
             assertThat(lesson.mark("Noor Haddix", "q1").get("points").stringValue())
                     .isEqualTo("0");
-            aud.hasNoErrors();
+            aud.type("Percentage points to add for everyone", "5").sees("4 students go up.");
+            aud.clickButton("Make edition").sees("Done: +5 percentage points for everyone.");
+            aud.press("u").seesNot("Done: +5").hasNoErrors();
         }
     }
 

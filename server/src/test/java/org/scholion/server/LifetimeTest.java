@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.scholion.server.collect.SittingSettingsTest;
 import org.scholion.server.ledger.Standings;
 import org.scholion.server.testing.Lesson;
 import org.scholion.server.testing.PersonBody;
@@ -67,6 +68,16 @@ class LifetimeTest {
         longer.put("opens", null);
         longer.put("closes", null);
         lesson.teacher.put(sitting + "/different", longer).ok();
+        // What was handed in and then changed was set aside by whoever changed it.
+        Lesson twice =
+                Lesson.given(school, "Answers changed", "A").sits("Lotte Marrin", List.of("a"), "bowline", null, null);
+        SittingSettingsTest.set(twice, "changes", true).ok();
+        Visitor herself = school.as("Lotte Marrin");
+        String changed = herself.post("/api/student/attempts/" + twice.attempt("Lotte Marrin") + "/change", null)
+                .ok()
+                .get("attempt")
+                .stringValue();
+        herself.post("/api/student/attempts/" + changed + "/hand-in", null).ok();
         JsonNode twin = add(berit, "Marrin", "Lotte", "77001");
         assertThat(berit.get(path(lotte, "/twins"))
                         .ok()

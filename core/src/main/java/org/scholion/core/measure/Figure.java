@@ -1,5 +1,6 @@
 package org.scholion.core.measure;
 
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -11,6 +12,11 @@ import org.jspecify.annotations.Nullable;
 public record Figure(@Nullable Double value, @Nullable String missing) {
     public static Figure of(double value) {
         return new Figure(value, null);
+    }
+
+    /** With two decimals, as people read it; a dash where there is none. */
+    public String shown() {
+        return value == null ? "–" : String.format(Locale.ROOT, "%.2f", value).replace('-', '−');
     }
 
     public static Figure undefined(String reason) {

@@ -92,7 +92,7 @@ public enum Flag {
                         DIFFERS,
                         "among equally able students it favours "
                                 + (Objects.requireNonNull(d.odds().value()) > 1 ? d.first() : d.second())
-                                + ": delta " + two(d.delta().value()))));
+                                + ": delta " + d.delta().shown())));
         return raised;
     }
 
@@ -110,7 +110,7 @@ public enum Flag {
                         + (o.optionRest().value() == null
                                 ? ""
                                 : " and goes with the rest at r = "
-                                        + two(o.optionRest().value())));
+                                        + o.optionRest().shown()));
     }
 
     private static boolean isAbove(Figure a, Figure b) {
@@ -119,7 +119,8 @@ public enum Flag {
 
     private static void sorting(@Nullable Double r, List<Raised> raised) {
         if (r != null && r < 0.15 - SAME) {
-            raised.add(new Raised(r < 0 ? NEGATIVE : WEAK, "r = " + two(r) + " with the rest of the paper"));
+            raised.add(
+                    new Raised(r < 0 ? NEGATIVE : WEAK, "r = " + Figure.of(r).shown() + " with the rest of the paper"));
         }
     }
 
@@ -159,9 +160,5 @@ public enum Flag {
 
     private static String percent(@Nullable Double share) {
         return share == null ? "–" : Math.round(100 * share) + "%";
-    }
-
-    private static String two(@Nullable Double value) {
-        return value == null ? "–" : String.format(Locale.ROOT, "%.2f", value).replace('-', '−');
     }
 }

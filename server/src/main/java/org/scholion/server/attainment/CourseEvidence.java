@@ -6,11 +6,13 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.scholion.core.item.BlanksItem;
 import org.scholion.core.item.Item;
 import org.scholion.core.item.OpenItem;
@@ -61,20 +63,46 @@ public class CourseEvidence {
     /** Every assessment of the course that has something to say on the framework, the earliest first. */
     @Transactional(readOnly = true)
     List<Paper> of(UUID course, Framework framework) {
+        return shown(aligned(course, framework), framework, null);
+    }
+
+    /** The same with what one student shows, of those in which they show anything. */
+    @Transactional(readOnly = true)
+    List<Paper> ofStudent(UUID course, Framework framework, UUID student) {
+        return shown(aligned(course, framework), framework, student).stream()
+                .filter(p -> !p.attempts().isEmpty())
+                .toList();
+    }
+
+    /** The same assessments without their attempts: only what they ask. */
+    @Transactional(readOnly = true)
+    List<Paper> asked(UUID course, Framework framework) {
+        List<Paper> all = new ArrayList<>();
+        aligned(course, framework).forEach((assessed, edition) -> all.add(new Paper(assessed, edition, List.of())));
+        return all;
+    }
+
+    private Map<Assessed, Edition> aligned(UUID course, Framework framework) {
         List<Assessed> assessed = assessed(course);
         Map<UUID, Edition> latest =
                 editions.latestOf(assessed.stream().map(Assessed::assessment).toList());
-        List<MarkedPaper> marked = papers.onceEachOf(
-                latest.values().stream().filter(e -> isAligned(e, framework)).toList());
-        Map<UUID, Map<String, LedgerMark>> reasons = reasons(marked);
-        Map<UUID, MarkedPaper> byAssessment = new HashMap<>();
-        marked.forEach(p -> byAssessment.put(p.edition().assessmentId(), p));
-        List<Paper> all = new ArrayList<>();
+        Map<Assessed, Edition> aligned = new LinkedHashMap<>();
         for (Assessed one : assessed) {
-            MarkedPaper paper = byAssessment.get(one.assessment());
-            if (paper != null) {
-                all.add(paper(one, paper, framework, reasons));
+            Edition edition = latest.get(one.assessment());
+            if (edition != null && isAligned(edition, framework)) {
+                aligned.put(one, edition);
             }
+        }
+        return aligned;
+    }
+
+    private List<Paper> shown(Map<Assessed, Edition> aligned, Framework framework, @Nullable UUID student) {
+        List<MarkedPaper> marked = papers.onceEachOf(aligned.values(), student);
+        Map<UUID, Map<String, LedgerMark>> reasons = reasons(marked);
+        List<Paper> all = new ArrayList<>();
+        List<Assessed> inOrder = List.copyOf(aligned.keySet());
+        for (int i = 0; i < marked.size(); i++) {
+            all.add(paper(inOrder.get(i), marked.get(i), framework, reasons));
         }
         return all;
     }

@@ -87,20 +87,13 @@ class EvidenceOf {
         Frameworks.OfCourse chosen = Attainments.chosen(frameworks.namedOfCourse(course), frameworkId);
         Framework framework = FrameworkReader.read(Cursor.at(chosen.definition()));
         Framework.Standard standard = framework.find(code).orElseThrow(Refused::notFound);
-        List<CourseEvidence.Paper> all = evidence.of(course, framework);
-        Map<UUID, Map<String, LedgerMark>> marks = student == null ? Map.of() : marks(all, student);
+        List<CourseEvidence.Paper> all =
+                student == null ? evidence.asked(course, framework) : evidence.ofStudent(course, framework, student);
+        Map<UUID, Map<String, LedgerMark>> marks = marks(all);
         List<EvidencePaper> papers = new ArrayList<>();
         List<CourseEvidence.Shown> shown = new ArrayList<>();
         for (CourseEvidence.Paper paper : all) {
-            CourseEvidence.Shown own = student == null
-                    ? null
-                    : paper.attempts().stream()
-                            .filter(s -> s.attempt().student().equals(student))
-                            .findFirst()
-                            .orElse(null);
-            if (student != null && own == null) {
-                continue;
-            }
+            CourseEvidence.Shown own = paper.attempts().stream().findFirst().orElse(null);
             if (own != null) {
                 shown.add(own);
             }
@@ -143,14 +136,12 @@ class EvidenceOf {
                 papers);
     }
 
-    private Map<UUID, Map<String, LedgerMark>> marks(List<CourseEvidence.Paper> papers, UUID student) {
-        List<UUID> own = papers.stream()
+    private Map<UUID, Map<String, LedgerMark>> marks(List<CourseEvidence.Paper> papers) {
+        List<UUID> attempts = papers.stream()
                 .flatMap(p -> p.attempts().stream())
-                .map(s -> s.attempt())
-                .filter(a -> a.student().equals(student))
-                .map(a -> a.id())
+                .map(s -> s.attempt().id())
                 .toList();
-        return own.isEmpty() ? Map.of() : ledger.currentOf(own);
+        return attempts.isEmpty() ? Map.of() : ledger.currentOf(attempts);
     }
 
     private static EvidencePaper paper(

@@ -19,6 +19,7 @@ import org.scholion.core.measure.ItemMeasures;
 import org.scholion.core.measure.ScoreRange;
 import org.scholion.core.measure.Scores;
 import org.scholion.core.measure.Spread;
+import org.scholion.core.measure.Standing;
 import org.scholion.core.measure.TestMeasures;
 import org.scholion.core.measure.Undecided;
 import org.scholion.core.number.Fraction;
@@ -62,7 +63,6 @@ public class Examination {
     public record ItemLine(
             String item,
             int number,
-            String kind,
             String prompt,
             String points,
             boolean dropped,
@@ -153,6 +153,17 @@ public class Examination {
                 pass == null ? null : pass.toExact(),
                 below.size(),
                 below.stream().limit(MOST_BELOW).map(Examination::below).toList());
+    }
+
+    /** The same attempts with where each stands, for what leaves. */
+    @Transactional(readOnly = true)
+    public Ranked ranked(Edition latest, @Nullable UUID section) {
+        Examined paper = examined.read(latest, section);
+        return new Ranked(
+                paper.edition(),
+                paper.rows().stream().map(Examined.Row::marked).toList(),
+                Standing.of(new Codes(paper).all()),
+                paper.sections());
     }
 
     private static List<Threshold> thresholds(Grading grading) {
@@ -277,14 +288,10 @@ public class Examination {
             lines.add(new ItemLine(
                     item.id(),
                     edition.numberOf(item.id()),
-                    item.kind(),
                     item.asked(),
                     item.points().toExact(),
                     dropped,
-                    edition.assessment()
-                            .adjustment(item.id())
-                            .map(k -> k.name())
-                            .orElse(null),
+                    edition.assessment().adjustment(item.id()).map(Enum::name).orElse(null),
                     expected(edition, item),
                     m,
                     optionTexts(item),

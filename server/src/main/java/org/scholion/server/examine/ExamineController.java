@@ -80,7 +80,7 @@ class ExamineController {
     }
 
     @PostMapping("/remedies")
-    Remedies.RemedyView confirm(
+    Remedies.RemedyDone confirm(
             @AuthenticationPrincipal Me me, @PathVariable UUID assessment, @RequestBody Remedies.Remedy remedy) {
         return remedies.confirm(me, assessment, remedy);
     }

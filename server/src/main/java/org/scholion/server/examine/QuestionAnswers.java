@@ -1,6 +1,7 @@
 package org.scholion.server.examine;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -8,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.scholion.core.answer.Answer;
@@ -127,14 +129,14 @@ class QuestionAnswers {
                 .map(g -> g.said().answer())
                 .toList();
         List<AnswerGroup> groups = groups(paper, item, place, given);
-        JsonNode node = node(paper.edition(), itemId);
+        JsonNode picture = paper.edition().pictureOf(item);
         return new QuestionView(
                 itemId,
                 place + 1,
                 item.kind(),
                 item.asked(),
-                node.path("picture").path("file").asString(null),
-                node.path("picture").path("alt").asString(null),
+                picture.path("file").asString(null),
+                picture.path("alt").asString(null),
                 item.points().toExact(),
                 paper.asked(itemId).length,
                 given.size(),
@@ -149,15 +151,6 @@ class QuestionAnswers {
                 crossed(item, answers),
                 item instanceof OpenItem open ? criteria(open, marks(item, given)) : List.of(),
                 item instanceof WorkingItem ? broke(marks(item, given)) : List.of());
-    }
-
-    private static JsonNode node(Edition edition, String item) {
-        for (JsonNode node : edition.definition().path("items")) {
-            if (node.path("id").asString("").equals(item)) {
-                return node;
-            }
-        }
-        throw Refused.notFound();
     }
 
     /** Who said something, in the order of the rows; equal responses are read once. */
@@ -205,7 +198,7 @@ class QuestionAnswers {
     private List<OptionFigures> figures(
             Examined paper, Item item, int place, List<Map.Entry<String, List<Given>>> shown) {
         int[] group = new int[paper.rows().size()];
-        java.util.Arrays.fill(group, -1);
+        Arrays.fill(group, -1);
         List<String> names = new ArrayList<>();
         List<String> keyed = new ArrayList<>();
         for (int g = 0; g < shown.size(); g++) {
@@ -220,7 +213,7 @@ class QuestionAnswers {
             }
         }
         int[] asked = paper.asked(item.id());
-        int[] own = java.util.Arrays.stream(asked).map(i -> group[i]).toArray();
+        int[] own = Arrays.stream(asked).map(i -> group[i]).toArray();
         return Figures.of(new Codes(paper).some(asked).grouped(place, own, names, keyed))
                 .items()
                 .get(place)
@@ -291,7 +284,7 @@ class QuestionAnswers {
     }
 
     private static List<BrokeAt> broke(List<LedgerMark> marks) {
-        Map<Integer, Integer> lines = new java.util.TreeMap<>();
+        Map<Integer, Integer> lines = new TreeMap<>();
         marks.stream()
                 .map(m -> m.mark().reason())
                 .filter(r -> r.has("wrong"))

@@ -68,13 +68,11 @@ class Remedies {
     /** The reliability, and how the question goes with the rest, before and after. */
     record Reliability(Figure before, Figure after, Figure restBefore, Figure restAfter) {}
 
-    /**
-     * What it does.
-     *
-     * @param words what is done, as it stands in the list of editions
-     * @param edition the edition that it made, by which it is undone; 0 while it is only looked at
-     */
-    record RemedyView(String words, EffectView effect, Reliability reliability, int edition) {}
+    /** What it would do; {@code words} say it as it will stand in the list of editions. */
+    record RemedyView(String words, EffectView effect, Reliability reliability) {}
+
+    /** What was done, and the edition that it made, by which it is undone. */
+    record RemedyDone(String words, EffectView effect, int edition) {}
 
     @Transactional(readOnly = true)
     RemedyView preview(Me me, UUID assessment, Remedy remedy) {
@@ -84,23 +82,16 @@ class Remedies {
         Regrading.Made made = RemedyMade.of(latest, remedy);
         Map<UUID, Map<String, Brief>> moved = new HashMap<>();
         EffectView effect = regrading.compare(made.candidate(), marks -> keep(before, marks, moved));
-        return new RemedyView(
-                made.why(), effect, reliability(before, before.under(made.candidate(), moved), remedy), 0);
+        return new RemedyView(made.why(), effect, reliability(before, before.under(made.candidate(), moved), remedy));
     }
 
-    RemedyView confirm(Me me, UUID assessment, Remedy remedy) {
-        RemedyView seen = preview(me, assessment, remedy);
-        int[] number = new int[1];
-        EffectView effect = regrading.confirm(
-                me,
-                assessment,
-                remedy.edition(),
-                latest -> {
-                    number[0] = latest.number() + 1;
-                    return RemedyMade.of(latest, remedy);
-                },
-                null);
-        return new RemedyView(seen.words(), effect, seen.reliability(), number[0]);
+    RemedyDone confirm(Me me, UUID assessment, Remedy remedy) {
+        access.require(me, Access.Action.WORK_ON_ASSESSMENT, assessment);
+        Regrading.Made made = RemedyMade.of(regrading.requireLatest(assessment, remedy.edition()), remedy);
+        // The turn may come later: what is written is made of the edition that is the latest then, which is the same.
+        EffectView effect =
+                regrading.confirm(me, assessment, remedy.edition(), latest -> RemedyMade.of(latest, remedy), null);
+        return new RemedyDone(made.why(), effect, made.candidate().number());
     }
 
     /** The marks that would move, each with what was chosen. */

@@ -3,6 +3,7 @@ package org.scholion.server.examine;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.scholion.core.item.ChoiceItem;
 import org.scholion.core.item.Item;
 import org.scholion.core.number.Fraction;
@@ -12,7 +13,6 @@ import org.scholion.server.examine.Remedies.Remedy;
 import org.scholion.server.key.Edition;
 import org.scholion.server.ledger.Regrading;
 import org.scholion.server.platform.Refused;
-import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -54,7 +54,6 @@ final class RemedyMade {
         };
     }
 
-    /** Of a choice of one another keyed option gives full points as well; of several, its credit is full. */
     private static String acceptAlso(ObjectNode definition, Edition latest, Remedy remedy, String question) {
         ChoiceItem choice = Remedies.choice(latest, remedy);
         if (choice.key().contains(remedy.option())) {
@@ -73,7 +72,7 @@ final class RemedyMade {
     }
 
     private static void put(ObjectNode definition, ChoiceItem choice, List<String> key, Remedy remedy) {
-        ObjectNode node = node(definition, choice);
+        ObjectNode node = Edition.itemIn(definition, choice.id()).asObject();
         ArrayNode keyed = node.putArray("key");
         key.forEach(keyed::add);
         if (node.get("credits") instanceof ObjectNode credits) {
@@ -93,12 +92,12 @@ final class RemedyMade {
         Fraction points = amount(remedy, "points")
                 .filter(p -> p.signum() > 0)
                 .orElseThrow(() -> Refused.invalid("amount", "Points are a number above 0, such as 2 or 1.5."));
-        node(definition, item).put("points", points.toExact());
+        Edition.itemIn(definition, item.id()).asObject().put("points", points.toExact());
         return question + " is worth " + points.toReadable() + " instead of "
                 + item.points().toReadable();
     }
 
-    private static java.util.Optional<Fraction> amount(Remedy remedy, String what) {
+    private static Optional<Fraction> amount(Remedy remedy, String what) {
         String typed = remedy.amount() == null ? "" : remedy.amount().strip().replace(',', '.');
         if (typed.length() > 20) {
             throw Refused.invalid("amount", "This is too long for " + what + ".");
@@ -140,14 +139,5 @@ final class RemedyMade {
                     case BONUS -> " counts as a bonus";
                     default -> " counts by its points again";
                 };
-    }
-
-    private static ObjectNode node(ObjectNode definition, Item item) {
-        for (JsonNode node : definition.get("items")) {
-            if (node.path("id").asString("").equals(item.id())) {
-                return node.asObject();
-            }
-        }
-        throw Refused.notFound();
     }
 }

@@ -17,6 +17,7 @@ import org.scholion.core.total.Totals;
 import org.scholion.formats.assessment.AssessmentFile;
 import org.scholion.formats.assessment.AssessmentReader;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.MissingNode;
 
 /**
  * A frozen version of an assessment, compiled: its scorers and its totals are ready and safe for threads.
@@ -53,6 +54,21 @@ public record Edition(
 
     public Assessment assessment() {
         return file.assessment();
+    }
+
+    /** An item as a definition writes it; a missing node where there is none. */
+    public static JsonNode itemIn(JsonNode definition, String id) {
+        for (JsonNode node : definition.path("items")) {
+            if (node.path("id").asString("").equals(id)) {
+                return node;
+            }
+        }
+        return MissingNode.getInstance();
+    }
+
+    /** The picture of an item as its key writes it; a missing node where there is none. */
+    public JsonNode pictureOf(Item item) {
+        return itemIn(definition, item.id()).path("picture");
     }
 
     public Scorer scorer(Item item) {

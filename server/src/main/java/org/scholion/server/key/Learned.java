@@ -177,11 +177,7 @@ public class Learned {
         if (found.what() == What.RULING) {
             rulings.removeIf(r -> r.item().equals(item) && r.form().equals(found.shown()));
         } else {
-            for (JsonNode node : definition.get("items")) {
-                if (node.path("id").asString("").equals(item)) {
-                    forget(node.asObject(), found, latest.assessmentId());
-                }
-            }
+            forget(Edition.itemIn(definition, item).asObject(), found, latest.assessmentId());
         }
         return Edition.compile(latest.assessmentId(), latest.number() + 1, definition, rulings);
     }

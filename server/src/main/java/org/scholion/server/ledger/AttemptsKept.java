@@ -40,7 +40,7 @@ class AttemptsKept implements KeptOfStudent {
 
     @Override
     public void move(UUID from, UUID to) {
-        // Whoever takes a practice once more has set the attempt before it aside.
+        // Whoever changes what was handed in has set it aside.
         for (String who : List.of("student", "setAsideBy")) {
             entities.createQuery("update AnyAttempt a set a." + who + " = :to where a." + who + " = :from")
                     .setParameter("to", to)

@@ -191,24 +191,28 @@ public class MarkedPapers {
         return once(of(latest, section), overtaken(latest.assessmentId(), section));
     }
 
-    /** The same of several assessments at once, each under its latest edition and of all sections. */
+    /** The same of several assessments at once, of all sections; of one student alone where one is named. */
     @Transactional(readOnly = true)
-    public List<MarkedPaper> onceEachOf(Collection<Edition> latest) {
+    public List<MarkedPaper> onceEachOf(Collection<Edition> latest, @Nullable UUID student) {
         if (latest.isEmpty()) {
             return List.of();
         }
         List<UUID> assessments = latest.stream().map(Edition::assessmentId).toList();
-        Map<UUID, List<Flat>> rows = entities.createQuery(OF_SEVERAL + Attempts.ORDER, Flat.class)
-                .setParameter("assessments", assessments)
+        String whose = student == null ? "" : " and x.student = :student";
+        Map<UUID, List<Flat>> rows = ofSeveral(OF_SEVERAL + whose + Attempts.ORDER, Flat.class, assessments, student)
                 .getResultStream()
                 .collect(Collectors.groupingBy(Flat::assessment));
-        Set<UUID> overtaken =
-                new HashSet<>(entities.createQuery(OVERTAKEN + "x.assessment in (:assessments)", UUID.class)
-                        .setParameter("assessments", assessments)
+        Set<UUID> overtaken = new HashSet<>(
+                ofSeveral(OVERTAKEN + "x.assessment in (:assessments)" + whose, UUID.class, assessments, student)
                         .getResultList());
         return latest.stream()
                 .map(e -> once(underItsLatest(e, rows.getOrDefault(e.assessmentId(), List.of())), overtaken))
                 .toList();
+    }
+
+    private <T> TypedQuery<T> ofSeveral(String query, Class<T> type, List<UUID> assessments, @Nullable UUID student) {
+        TypedQuery<T> made = entities.createQuery(query, type).setParameter("assessments", assessments);
+        return student == null ? made : made.setParameter("student", student);
     }
 
     private MarkedPaper underItsLatest(Edition edition, List<Flat> rows) {

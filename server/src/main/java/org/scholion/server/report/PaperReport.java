@@ -2,8 +2,6 @@ package org.scholion.server.report;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import org.jspecify.annotations.Nullable;
 import org.scholion.core.measure.Figure;
 import org.scholion.server.examine.Examination;
 import org.scholion.sheets.report.Report;
@@ -45,11 +43,11 @@ final class PaperReport {
 
     private static String figures(Examination.ExamineView view) {
         return view.test().n() + (view.test().n() == 1 ? " student" : " students") + ". Mean "
-                + two(view.test().mean()) + " of " + view.possible() + ", standard deviation "
-                + two(view.test().sd()) + ", median " + two(view.test().median()) + " (quartiles "
-                + two(view.test().q1()) + " and " + two(view.test().q3()) + "). Reliability "
-                + two(view.test().alpha()) + ", standard error of a score "
-                + two(view.test().sem()) + "."
+                + view.test().mean().shown() + " of " + view.possible() + ", standard deviation "
+                + view.test().sd().shown() + ", median " + view.test().median().shown() + " (quartiles "
+                + view.test().q1().shown() + " and " + view.test().q3().shown() + "). Reliability "
+                + view.test().alpha().shown() + ", standard error of a score "
+                + view.test().sem().shown() + "."
                 + (view.range() == null
                         ? ""
                         : " With this error, a score of " + view.range().score() + "% could as well be "
@@ -109,8 +107,8 @@ final class PaperReport {
                                     or0(item.measures().low()),
                                     mean,
                                     or0(item.measures().high())),
-                    Report.strong(two(item.measures().difficulty())),
-                    Report.text(two(item.measures().itemRest())),
+                    Report.strong(item.measures().difficulty().shown()),
+                    Report.text(item.measures().itemRest().shown()),
                     Report.text(item.flags().isEmpty() ? "" : "look")));
         }
         return new Report.Rows(
@@ -137,12 +135,5 @@ final class PaperReport {
 
     private static double or0(Figure figure) {
         return figure.value() == null ? 0 : figure.value();
-    }
-
-    /** As on the screen: two decimals, a dash where there is none. */
-    static String two(@Nullable Figure figure) {
-        return figure == null || figure.value() == null
-                ? "–"
-                : String.format(Locale.ROOT, "%.2f", figure.value()).replace('-', '−');
     }
 }

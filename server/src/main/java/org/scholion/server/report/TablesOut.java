@@ -5,24 +5,23 @@ import java.io.OutputStream;
 import java.time.Clock;
 import java.time.ZoneId;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.scholion.core.measure.Standing;
 import org.scholion.formats.out.Cell;
 import org.scholion.formats.out.CsvOut;
 import org.scholion.formats.out.TableOut;
 import org.scholion.formats.out.XlsxOut;
 import org.scholion.server.course.Courses;
-import org.scholion.server.examine.Percentiles;
+import org.scholion.server.examine.Examination;
+import org.scholion.server.examine.Ranked;
 import org.scholion.server.key.Assessments;
 import org.scholion.server.key.Edition;
 import org.scholion.server.key.Editions;
 import org.scholion.server.ledger.Marked;
-import org.scholion.server.ledger.MarkedPaper;
-import org.scholion.server.ledger.MarkedPapers;
 import org.scholion.server.person.People;
 import org.scholion.server.person.Schools;
 import org.scholion.server.platform.Me;
@@ -35,8 +34,7 @@ class TablesOut {
 
     private final Assessments assessments;
     private final Editions editions;
-    private final MarkedPapers papers;
-    private final Percentiles percentiles;
+    private final Examination examination;
     private final Courses courses;
     private final People people;
     private final Schools schools;
@@ -46,8 +44,7 @@ class TablesOut {
     TablesOut(
             Assessments assessments,
             Editions editions,
-            MarkedPapers papers,
-            Percentiles percentiles,
+            Examination examination,
             Courses courses,
             People people,
             Schools schools,
@@ -55,8 +52,7 @@ class TablesOut {
             Clock clock) {
         this.assessments = assessments;
         this.editions = editions;
-        this.papers = papers;
-        this.percentiles = percentiles;
+        this.examination = examination;
         this.courses = courses;
         this.people = people;
         this.schools = schools;
@@ -89,35 +85,37 @@ class TablesOut {
 
     Leaving leaving(Me me, UUID assessment, @Nullable UUID section, boolean names) {
         Edition latest = editions.require(assessment);
-        MarkedPaper paper = papers.onceEach(latest, section);
+        Ranked ranked = examination.ranked(latest, section);
+        Map<UUID, Standing> standings = new HashMap<>();
+        for (int i = 0; i < ranked.attempts().size(); i++) {
+            standings.put(
+                    ranked.attempts().get(i).attempt().id(), ranked.standings().get(i));
+        }
+        List<Marked> attempts = names ? ranked.attempts() : inNoOrder(ranked.attempts());
         Assessments.Facts facts = assessments.facts(assessment);
-        Set<UUID> ids =
-                paper.attempts().stream().map(m -> m.attempt().section()).collect(Collectors.toSet());
-        Map<UUID, String> sections = courses.sectionNames(ids);
-        List<Marked> attempts = paper.attempts().stream()
-                .sorted(
-                        names
-                                ? Comparator.comparing((Marked m) ->
-                                        sections.getOrDefault(m.attempt().section(), ""))
-                                // By name, the order itself would tell who is who.
-                                : Comparator.comparing((Marked m) -> m.attempt().id()))
-                .toList();
         return new Leaving(
                 courses.titleOf(facts.course()),
                 facts.title(),
-                paper.edition(),
+                ranked.edition(),
                 attempts,
-                sections,
-                section == null ? null : sections.getOrDefault(section, ""),
+                ranked.sections(),
+                section == null ? null : ranked.sections().getOrDefault(section, ""),
                 numbers(attempts),
-                percentiles.of(latest, section),
+                standings,
                 names,
                 ZoneId.of(schools.zone(me.school())),
                 clock.instant());
     }
 
+    /** By name, the order itself would tell who is who. */
+    private static List<Marked> inNoOrder(List<Marked> attempts) {
+        return attempts.stream()
+                .sorted(Comparator.comparing(m -> m.attempt().id()))
+                .toList();
+    }
+
     private Map<UUID, String> numbers(List<Marked> attempts) {
-        Map<UUID, String> all = new java.util.HashMap<>();
+        Map<UUID, String> all = new HashMap<>();
         for (int from = 0; from < attempts.size(); from += AT_ONCE) {
             all.putAll(people.numbersOf(attempts.subList(from, Math.min(attempts.size(), from + AT_ONCE)).stream()
                     .map(m -> m.attempt().student())

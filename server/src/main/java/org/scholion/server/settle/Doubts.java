@@ -32,7 +32,6 @@ import org.scholion.server.ledger.Seen;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.MissingNode;
 
 /** The doubts of an assessment, equal answers together, the largest groups first. */
 @Service
@@ -299,7 +298,7 @@ class Doubts {
                         .limit(MOST_AT_ALL)
                         .map(own -> own.get(0).attempt().id())
                         .toList());
-        JsonNode picture = picture(edition, item);
+        JsonNode picture = edition.pictureOf(item);
         List<DoubtGroup> groups = new ArrayList<>();
         for (int i = 0; i < equal.size(); i++) {
             Group<Waiting> g = equal.get(i);
@@ -327,15 +326,6 @@ class Doubts {
                 groups,
                 decided.size(),
                 decided);
-    }
-
-    private static JsonNode picture(Edition edition, Item item) {
-        for (JsonNode node : edition.definition().path("items")) {
-            if (node.path("id").asString("").equals(item.id())) {
-                return node.path("picture");
-            }
-        }
-        return MissingNode.getInstance();
     }
 
     /** Why the first of equal answers waits. */

@@ -43,11 +43,7 @@ final class Teaching {
 
     private static JsonNode taught(Edition edition, Decision decision, Map<String, String> shown) {
         ObjectNode definition = edition.definition().deepCopy().asObject();
-        for (JsonNode node : definition.get("items")) {
-            if (node.get("id").stringValue().equals(decision.item())) {
-                teach(node.asObject(), edition, decision, shown);
-            }
-        }
+        teach(Edition.itemIn(definition, decision.item()).asObject(), edition, decision, shown);
         return definition;
     }
 

@@ -259,7 +259,9 @@ class AttainmentTest {
         Lesson lesson = knots(school, "Knots counted");
         Crowd.at(school, lesson, "A", 300);
         Counting counting = school.bean(Counting.class);
-        for (String path : List.of("", "/evidence?code=S1&framework=" + made.framework())) {
+        String evidence = "/evidence?code=S1&framework=" + made.framework();
+        String noor = idOf(made.aud().get(made.path("")).ok(), "Haddix");
+        for (String path : List.of("", evidence, evidence + "&student=" + noor)) {
             made.aud().get(made.path(path)).ok();
             assertThat(counting.of(() -> made.aud().get(made.path(path)).ok()).statements())
                     .as(path)

@@ -19,7 +19,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Each setting of a sitting acts, and nothing that a page does not send goes past it. */
 @ExtendWith(Scholion.class)
-class SittingSettingsTest {
+public class SittingSettingsTest {
     static Map<String, Object> usual() {
         Map<String, Object> settings = new HashMap<>();
         settings.put("asking", "ONE");
@@ -36,7 +36,7 @@ class SittingSettingsTest {
         return settings;
     }
 
-    static Visitor.Reply set(Lesson lesson, String what, Object value) {
+    public static Visitor.Reply set(Lesson lesson, String what, Object value) {
         Map<String, Object> settings = usual();
         settings.put(what, value);
         return lesson.teacher.put("/api/sittings/" + lesson.sitting() + "/settings", settings);

@@ -1,10 +1,10 @@
 import { useState } from "react";
 import { Link } from "react-router";
-import { useGroupWork } from "../places/courses/groups/useGroups";
-import { t } from "../text";
-import { Button } from "./Button";
-import { Field } from "./Field";
-import { Trouble } from "./States";
+import { Button } from "../../../parts/Button";
+import { Field } from "../../../parts/Field";
+import { Trouble } from "../../../parts/States";
+import { t } from "../../../text";
+import { useGroupWork } from "./useGroups";
 
 /** Makes a group of students that were found somewhere: groups get sittings and times of their own. */
 export function MakeGroup({
